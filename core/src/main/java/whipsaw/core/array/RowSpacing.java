@@ -1,0 +1,170 @@
+package whipsaw.core.array;
+
+/**
+ * Gap between one-way rows that keeps them free of each other's shadow over a window of true solar
+ * time on a day of given declination.
+ *
+ * <p>Rows stand on a roof plane of any small slope. The sun follows from latitude, declination and
+ * hour angle, every minute from the start to the end of the window, both included, without
+ * refraction.
+ *
+ * @param riseM height of the top edge above the low edge, normal to the roof
+ * @param depthM footprint of a row along the roof
+ * @param worldTiltDeg tilt of the module to the horizon
+ * @param worldAzimuthDeg azimuth the module faces; NaN when it is level
+ * @param shadeFree false when the sun is at or below the horizon or the roof in the window: no gap
+ *     is enough
+ * @param profileAngleDeg elevation of the governing sun in the plane normal to the rows; NaN when
+ *     not shade-free
+ * @param hour solar time of the governing instant
+ * @param gapM clear gap along the roof
+ * @param pitchM row to row along the roof
+ * @param pitchInPlanM row to row in plan
+ */
+public record RowSpacing(
+        Input input,
+        double riseM,
+        double depthM,
+        double worldTiltDeg,
+        double worldAzimuthDeg,
+        boolean shadeFree,
+        double profileAngleDeg,
+        double hour,
+        double gapM,
+        double pitchM,
+        double pitchInPlanM) {
+
+    /** Declination of the winter solstice of the northern hemisphere. */
+    public static final double SOLSTICE_DECLINATION_DEG = -23.44;
+
+    private static final double LEVEL = 1e-9;
+
+    /**
+     * @param latitudeDeg north positive
+     * @param tiltDeg of the module to the roof
+     * @param slopeLengthM module dimension up the slope
+     * @param facingDeg azimuth the rows face
+     * @param fromHour start of the window, true solar time
+     * @param toHour end of the window
+     * @param roofSlopeDeg slope of the roof
+     * @param roofAzimuthDeg direction the roof falls
+     * @param declinationDeg of the sun
+     */
+    public record Input(
+            double latitudeDeg,
+            double tiltDeg,
+            double slopeLengthM,
+            double facingDeg,
+            double fromHour,
+            double toHour,
+            double roofSlopeDeg,
+            double roofAzimuthDeg,
+            double declinationDeg) {}
+
+    /** Winter solstice declination for a latitude. */
+    public static double winterDeclinationDeg(double latitudeDeg) {
+        return latitudeDeg >= 0 ? SOLSTICE_DECLINATION_DEG : -SOLSTICE_DECLINATION_DEG;
+    }
+
+    /** Ground coverage ratio, slope length over pitch. */
+    public double coverage() {
+        return input.slopeLengthM() / pitchM;
+    }
+
+    public static RowSpacing of(Input in) {
+        double[] normal = direction(in.roofAzimuthDeg(), 90 - in.roofSlopeDeg());
+        double[] facing = facingInRoof(normal, in.facingDeg());
+        double beta = Math.toRadians(in.tiltDeg());
+        double rise = in.slopeLengthM() * Math.sin(beta);
+        double depth = in.slopeLengthM() * Math.cos(beta);
+        double mx = Math.cos(beta) * normal[0] + Math.sin(beta) * facing[0];
+        double my = Math.cos(beta) * normal[1] + Math.sin(beta) * facing[1];
+        double mz = Math.cos(beta) * normal[2] + Math.sin(beta) * facing[2];
+        double worldTilt = Math.toDegrees(Math.acos(Math.min(1, mz)));
+        boolean level = Math.hypot(mx, my) < LEVEL;
+        double worldAzimuth = level ? Double.NaN : wrap(Math.toDegrees(Math.atan2(mx, my)));
+
+        double worst = 0;
+        double governing = Double.POSITIVE_INFINITY;
+        double governingHour = in.fromHour();
+        int minutes = (int) Math.round((in.toHour() - in.fromHour()) * 60);
+        for (int i = 0; i <= minutes; i++) {
+            double hour = in.fromHour() + i / 60.0;
+            double[] sun = sun(in.latitudeDeg(), in.declinationDeg(), hour);
+            double sf = dot(sun, facing);
+            double sn = dot(sun, normal);
+            if (sun[2] <= 0 || sn <= 0) {
+                return new RowSpacing(
+                        in,
+                        rise,
+                        depth,
+                        worldTilt,
+                        worldAzimuth,
+                        false,
+                        Double.NaN,
+                        hour,
+                        Double.NaN,
+                        Double.NaN,
+                        Double.NaN);
+            }
+            double profile = Math.toDegrees(Math.atan2(sn, sf));
+            if (profile < governing) {
+                governing = profile;
+                governingHour = hour;
+                worst = Math.max(0, sf) / sn;
+            }
+        }
+        double gap = rise * worst;
+        double azimuth = Math.toRadians(in.facingDeg());
+        double inPlan = facing[0] * Math.sin(azimuth) + facing[1] * Math.cos(azimuth);
+        return new RowSpacing(
+                in,
+                rise,
+                depth,
+                worldTilt,
+                worldAzimuth,
+                true,
+                governing,
+                governingHour,
+                gap,
+                depth + gap,
+                (depth + gap) * inPlan);
+    }
+
+    /** Unit vector (east, north, up) to the sun at a true solar time. */
+    static double[] sun(double latitudeDeg, double declinationDeg, double hour) {
+        double phi = Math.toRadians(latitudeDeg);
+        double delta = Math.toRadians(declinationDeg);
+        double omega = Math.toRadians(15 * (hour - 12));
+        return new double[] {
+            -Math.cos(delta) * Math.sin(omega),
+            Math.sin(delta) * Math.cos(phi) - Math.cos(delta) * Math.sin(phi) * Math.cos(omega),
+            Math.sin(phi) * Math.sin(delta) + Math.cos(phi) * Math.cos(delta) * Math.cos(omega)
+        };
+    }
+
+    /** Horizontal facing direction lifted onto the roof: normal x row axis. */
+    private static double[] facingInRoof(double[] n, double facingDeg) {
+        double[] axis = direction(facingDeg + 90, 0);
+        axis[2] = -(n[0] * axis[0] + n[1] * axis[1]) / n[2];
+        double length = Math.sqrt(dot(axis, axis));
+        double[] a = {axis[0] / length, axis[1] / length, axis[2] / length};
+        return new double[] {
+            n[1] * a[2] - n[2] * a[1], n[2] * a[0] - n[0] * a[2], n[0] * a[1] - n[1] * a[0]
+        };
+    }
+
+    private static double[] direction(double azimuthDeg, double elevationDeg) {
+        double a = Math.toRadians(azimuthDeg);
+        double e = Math.toRadians(elevationDeg);
+        return new double[] {Math.cos(e) * Math.sin(a), Math.cos(e) * Math.cos(a), Math.sin(e)};
+    }
+
+    private static double dot(double[] a, double[] b) {
+        return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+    }
+
+    private static double wrap(double deg) {
+        return (deg % 360 + 360) % 360;
+    }
+}

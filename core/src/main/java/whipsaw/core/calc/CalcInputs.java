@@ -1,0 +1,223 @@
+package whipsaw.core.calc;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.units.Quantity;
+import whipsaw.core.units.Unit;
+
+/**
+ * The inputs of a single calculation, read by name. A key ends with its unit; where the same
+ * quantity is there in US and SI units the US figure counts, and the two must agree within
+ * rounding.
+ */
+public final class CalcInputs {
+    private static final double AGREE = 1e-4;
+    private static final Map<String, Unit> SUFFIXES = new LinkedHashMap<>();
+
+    static {
+        SUFFIXES.put("ft2", Unit.SQUARE_FOOT);
+        SUFFIXES.put("ft", Unit.FOOT);
+        SUFFIXES.put("in", Unit.INCH);
+        SUFFIXES.put("mph", Unit.MILE_PER_HOUR);
+        SUFFIXES.put("psf", Unit.POUND_PER_SQUARE_FOOT);
+        SUFFIXES.put("m_per_s", Unit.METRE_PER_SECOND);
+        SUFFIXES.put("m2", Unit.SQUARE_METRE);
+        SUFFIXES.put("mm", Unit.MILLIMETRE);
+        SUFFIXES.put("m", Unit.METRE);
+        SUFFIXES.put("kPa", Unit.KILOPASCAL);
+        SUFFIXES.put("kN", Unit.KILONEWTON);
+        SUFFIXES.put("kg", Unit.KILOGRAM);
+        SUFFIXES.put("lb", Unit.POUND);
+        SUFFIXES.put("deg", Unit.DEGREE);
+        SUFFIXES.put("kVA", Unit.KILOWATT);
+        SUFFIXES.put("V", Unit.VOLT);
+        SUFFIXES.put("A", Unit.AMPERE);
+        SUFFIXES.put("C", Unit.CELSIUS);
+        SUFFIXES.put("degC", Unit.CELSIUS);
+    }
+
+    private final Map<String, ?> values;
+    private final String path;
+
+    public CalcInputs(Map<String, ?> values) {
+        this(values, "");
+    }
+
+    private CalcInputs(Map<String, ?> values, String path) {
+        this.values = values;
+        this.path = path;
+    }
+
+    /** Keys under which a quantity named {@code name} may be given. */
+    static List<String> keys(String name, Quantity quantity) {
+        return SUFFIXES.entrySet().stream()
+                .filter(e -> e.getValue().quantity() == quantity)
+                .map(e -> name + "_" + e.getKey())
+                .toList();
+    }
+
+    public boolean has(String key) {
+        return values.get(key) != null;
+    }
+
+    /** A quantity in SI. */
+    public double si(String name, Quantity quantity) {
+        double result = siOr(name, quantity, Double.NaN);
+        if (Double.isNaN(result)) {
+            throw new CalcException(
+                    path + name,
+                    "is missing: give it as one of " + String.join(", ", keys(name, quantity)));
+        }
+        return result;
+    }
+
+    /** A quantity in SI, or a default when no key of it is there or all are null. */
+    public double siOr(String name, Quantity quantity, double absent) {
+        double first = Double.NaN;
+        String firstKey = null;
+        for (Map.Entry<String, Unit> suffix : SUFFIXES.entrySet()) {
+            String key = name + "_" + suffix.getKey();
+            if (suffix.getValue().quantity() != quantity || !has(key)) {
+                continue;
+            }
+            double si = suffix.getValue().toSi(finite(key, values.get(key)));
+            if (firstKey == null) {
+                first = si;
+                firstKey = key;
+            } else if (Math.abs(si - first) > AGREE * Math.max(1e-3, Math.abs(first))) {
+                throw new CalcException(
+                        path + key,
+                        values.get(key)
+                                + " disagrees with "
+                                + firstKey
+                                + " "
+                                + values.get(firstKey));
+            }
+        }
+        return firstKey == null ? absent : first;
+    }
+
+    public double length(String name) {
+        return positive(name, si(name, Quantity.LENGTH), false);
+    }
+
+    /** A length that may be missing, meaning nothing is there: infinitely far. */
+    public double distance(String name) {
+        return positive(name, siOr(name, Quantity.LENGTH, Double.POSITIVE_INFINITY), false);
+    }
+
+    /** A quantity that has to be above zero. */
+    public double positive(String name, Quantity quantity) {
+        return positive(name, si(name, quantity), true);
+    }
+
+    private double positive(String name, double value, boolean strictly) {
+        if (value < 0 || (strictly && value == 0)) {
+            throw new CalcException(
+                    path + name,
+                    "must be " + (strictly ? "above 0" : "0 or more") + ", not " + value);
+        }
+        return value;
+    }
+
+    /** A number without unit or with the unit in its key. */
+    public double number(String key) {
+        Object value = values.get(key);
+        if (value == null) {
+            throw new CalcException(path + key, "is missing: give a number");
+        }
+        return finite(key, value);
+    }
+
+    public double numberOr(String key, double absent) {
+        return has(key) ? number(key) : absent;
+    }
+
+    /** A number with bounds that belong to the method. */
+    public double number(String key, double least, double most) {
+        double value = number(key);
+        if (value < least || value > most) {
+            throw new CalcException(path + key, value + " is outside " + least + " to " + most);
+        }
+        return value;
+    }
+
+    public int whole(String key) {
+        double value = number(key);
+        if (value != Math.rint(value) || Math.abs(value) > 1e9) {
+            throw new CalcException(path + key, value + " is no whole number");
+        }
+        return (int) value;
+    }
+
+    public boolean flag(String key) {
+        Object value = values.get(key);
+        if (value instanceof Boolean flag) {
+            return flag;
+        }
+        if (value instanceof String text && (text.equals("true") || text.equals("false"))) {
+            return text.equals("true");
+        }
+        throw new CalcException(path + key, value + " is neither true nor false");
+    }
+
+    public String text(String key) {
+        if (!has(key)) {
+            throw new CalcException(path + key, "is missing: give a text");
+        }
+        return String.valueOf(values.get(key));
+    }
+
+    /** One of a few texts. */
+    public String choice(String key, String... allowed) {
+        String value = text(key);
+        if (!List.of(allowed).contains(value)) {
+            throw new CalcException(
+                    path + key, "'" + value + "' is not one of " + String.join(", ", allowed));
+        }
+        return value;
+    }
+
+    public List<Double> numbers(String key) {
+        return list(key).stream().map(v -> finite(key, v)).toList();
+    }
+
+    @SuppressWarnings("unchecked")
+    public List<CalcInputs> objects(String key) {
+        List<?> list = list(key);
+        List<CalcInputs> result = new ArrayList<>();
+        for (int i = 0; i < list.size(); i++) {
+            if (!(list.get(i) instanceof Map<?, ?> map)) {
+                throw new CalcException(path + key + "[" + i + "]", "is no object");
+            }
+            result.add(new CalcInputs((Map<String, ?>) map, path + key + "[" + i + "]."));
+        }
+        return result;
+    }
+
+    private List<?> list(String key) {
+        if (values.get(key) instanceof List<?> list) {
+            return list;
+        }
+        throw new CalcException(path + key, "is no list");
+    }
+
+    private double finite(String key, Object value) {
+        double number;
+        if (value instanceof Number n) {
+            number = n.doubleValue();
+        } else {
+            try {
+                number = Double.parseDouble(String.valueOf(value).strip());
+            } catch (NumberFormatException e) {
+                throw new CalcException(path + key, "'" + value + "' is no number");
+            }
+        }
+        if (!Double.isFinite(number)) {
+            throw new CalcException(path + key, value + " is no finite number");
+        }
+        return number;
+    }
+}

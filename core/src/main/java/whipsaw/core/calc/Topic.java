@@ -1,0 +1,50 @@
+package whipsaw.core.calc;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.BiConsumer;
+
+/**
+ * A calculation that needs no job.
+ *
+ * @param name key, for example {@code velocity_pressure}
+ * @param title for a page
+ * @param basis clause or method
+ * @param fields what a form asks for; empty when the inputs are lists and a form does not suit
+ */
+public record Topic(
+        String name,
+        String title,
+        String basis,
+        List<Field> fields,
+        BiConsumer<CalcInputs, CalcOutputs> formula) {
+
+    /**
+     * One input of a form.
+     *
+     * @param key as in the inputs object
+     * @param label with unit
+     * @param example shown as the first value
+     * @param choices allowed texts; empty for a number or free text
+     */
+    public record Field(String key, String label, String example, List<String> choices) {}
+
+    public Topic {
+        fields = List.copyOf(fields);
+    }
+
+    static Field field(String key, String label, String example, String... choices) {
+        return new Field(key, label, example, List.of(choices));
+    }
+
+    /**
+     * Computes it.
+     *
+     * @throws CalcException when an input is missing or not allowed
+     */
+    public Map<String, Object> run(Map<String, ?> inputs) {
+        CalcOutputs out = new CalcOutputs();
+        formula.accept(new CalcInputs(inputs), out);
+        return out.values();
+    }
+}

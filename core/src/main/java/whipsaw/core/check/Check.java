@@ -1,0 +1,81 @@
+package whipsaw.core.check;
+
+import java.util.Comparator;
+import java.util.List;
+import whipsaw.core.units.Limits;
+
+/**
+ * One thing that was checked.
+ *
+ * @param id stable key, for example {@code roof.footprint}
+ * @param title what was checked
+ * @param demand with unit
+ * @param capacity with unit
+ * @param utilisation demand over capacity; NaN where the check has none
+ * @param verdict what it says
+ * @param place on the roof, or null for the whole job
+ * @param source clause or rule
+ * @param figure key of the figure whose working shows it
+ * @param remark what stops it, the shortfall, or what is missing; empty when nothing has to be said
+ */
+public record Check(
+        String id,
+        String title,
+        String demand,
+        String capacity,
+        double utilisation,
+        Verdict verdict,
+        String place,
+        String source,
+        String figure,
+        String remark) {
+
+    private static final Comparator<Check> RANK =
+            Comparator.comparing(Check::verdict)
+                    .thenComparing(c -> Double.isNaN(c.utilisation) ? 0 : -c.utilisation)
+                    .thenComparing(Check::id);
+
+    /** The worst first. */
+    public static List<Check> ranked(List<Check> checks) {
+        return checks.stream().sorted(RANK).toList();
+    }
+
+    /** A comparison of a demand with a capacity. */
+    public static Check compare(
+            String id,
+            String title,
+            String demand,
+            String capacity,
+            double utilisation,
+            String place,
+            String source,
+            String figure,
+            String remarkWhenOver) {
+        Verdict verdict = Verdict.of(utilisation);
+        return new Check(
+                id,
+                title,
+                demand,
+                capacity,
+                utilisation,
+                verdict,
+                place,
+                source,
+                figure,
+                Limits.above(utilisation, 1) ? remarkWhenOver : "");
+    }
+
+    /** A check without a ratio: the verdict is stated. */
+    public static Check stated(
+            String id,
+            String title,
+            String demand,
+            String capacity,
+            Verdict verdict,
+            String source,
+            String figure,
+            String remark) {
+        return new Check(
+                id, title, demand, capacity, Double.NaN, verdict, null, source, figure, remark);
+    }
+}

@@ -140,8 +140,6 @@ public final class TiltedArray {
     public static List<String> outsideScope(
             Setting s, double roofSlopeDeg, double lowEdgeM, double highEdgeM, double edgeClearM) {
         List<String> codes = new ArrayList<>();
-        double clearNeededFt =
-                Math.max(2 * Unit.FOOT.fromSi(highEdgeM - s.parapetM()), 4); // 29.4.3
         addIf(codes, Limits.above(roofSlopeDeg, 7), "roof_slope_gt_7deg");
         addIf(codes, Limits.above(s.tiltDeg(), 35), "tilt_gt_35deg");
         addIf(codes, Limits.above(Unit.FOOT.fromSi(s.chordM()), 6.7), "chord_gt_6.7ft");
@@ -149,10 +147,17 @@ public final class TiltedArray {
         addIf(codes, Limits.above(Unit.FOOT.fromSi(highEdgeM), 4), "h2_gt_4ft");
         addIf(
                 codes,
-                Limits.above(clearNeededFt, Unit.FOOT.fromSi(edgeClearM)),
+                Limits.above(clearNeededM(highEdgeM, s.parapetM()), edgeClearM),
                 "edge_clear_lt_min");
         Collections.sort(codes);
         return codes;
+    }
+
+    /**
+     * Distance a panel keeps from a roof edge behind a parapet: max(2 (h2 - hpt), 4 ft), 29.4.3.
+     */
+    public static double clearNeededM(double highEdgeM, double parapetM) {
+        return Math.max(2 * (highEdgeM - parapetM), Unit.FOOT.toSi(4));
     }
 
     private static void addIf(List<String> codes, boolean condition, String code) {

@@ -34,12 +34,14 @@ public final class CodeTables {
     private final WindTables wind;
     private final ConductorTables conductors;
     private final VoltageFactorTable voltageFactors;
+    private final SetbackTable setbacks;
 
     private CodeTables(Map<String, CodeTable> byId) {
         this.byId = byId;
         this.wind = new WindTables(this);
         this.conductors = new ConductorTables(this);
         this.voltageFactors = new VoltageFactorTable(table("nec_690_7_a_voltage_factor"));
+        this.setbacks = new SetbackTable(table("fire_setback"));
     }
 
     /** The tables that ship with the product. */
@@ -84,6 +86,10 @@ public final class CodeTables {
 
     public VoltageFactorTable voltageFactors() {
         return voltageFactors;
+    }
+
+    public SetbackTable setbacks() {
+        return setbacks;
     }
 
     private static List<CSVRecord> parse(String text) {

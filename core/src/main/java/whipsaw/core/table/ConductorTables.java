@@ -24,6 +24,7 @@ public final class ConductorTables {
     private final CodeTable deviceTable;
     private final CodeTable groundTable;
     private final CodeTable smallTable;
+    private final CodeTable roofTable;
     private final List<Size> sizes = new ArrayList<>();
     private final Map<String, Map<String, String>> dcBySize = new HashMap<>();
     private final Map<String, Map<String, String>> acBySize = new HashMap<>();
@@ -38,6 +39,7 @@ public final class ConductorTables {
         deviceTable = tables.table("nec_240_6_ocpd");
         groundTable = tables.table("nec_250_122_egc");
         smallTable = tables.table("nec_240_4_d_small_conductors");
+        roofTable = tables.table("nec_310_15_b_2_rooftop");
         for (Map<String, String> row : ampacityTable.rows()) {
             Map<String, Double> ampacity = new HashMap<>();
             for (String material : List.of("cu", "al")) {
@@ -68,7 +70,8 @@ public final class ConductorTables {
                 acTable,
                 deviceTable,
                 groundTable,
-                smallTable);
+                smallTable,
+                roofTable);
     }
 
     public CodeTable ampacityTable() {
@@ -168,6 +171,14 @@ public final class ConductorTables {
             }
         }
         return 0;
+    }
+
+    /**
+     * 310.15(B)(2): below this height above a roof in the sun the ambient is raised; inches as
+     * printed.
+     */
+    public double rooftopAdderBelowIn() {
+        return CodeTable.number(roofTable.rows().get(0), "below_in");
     }
 
     /** Largest device for a small conductor by 240.4(D); no limit for larger ones. */

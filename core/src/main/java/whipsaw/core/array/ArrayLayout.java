@@ -1,0 +1,140 @@
+package whipsaw.core.array;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.units.Measure;
+
+/**
+ * The modules as placed.
+ *
+ * @param frame coordinates of the rows
+ * @param facingDeg true azimuth the low edges look to
+ * @param spacing shade-free spacing for the window
+ * @param gapM clear gap between rows, a setting of the tray system
+ * @param gapChosen false when the smallest shade-free setting was taken
+ * @param setbackM kept from the inner face of the roof edge
+ * @param setbackRule words of the rule when it was not typed, else null
+ * @param alongM module dimension along the row
+ * @param depthM footprint of a row
+ * @param modules in order of rows from the front and columns from the left
+ * @param rows number of row lines with modules
+ * @param walkwaysAfter row numbers behind which a walkway lies
+ * @param notRemoved places to be left out that no module lies at
+ */
+public record ArrayLayout(
+        ArrayFrame frame,
+        double facingDeg,
+        RowSpacing spacing,
+        double gapM,
+        boolean gapChosen,
+        double setbackM,
+        String setbackRule,
+        double alongM,
+        double depthM,
+        List<Module> modules,
+        int rows,
+        List<Integer> walkwaysAfter,
+        List<Coordinate> notRemoved,
+        double lowEdgeM,
+        double highEdgeM,
+        Measure moduleGap) {
+
+    public ArrayLayout {
+        modules = List.copyOf(modules);
+        walkwaysAfter = List.copyOf(walkwaysAfter);
+        notRemoved = List.copyOf(notRemoved);
+    }
+
+    /**
+     * One module.
+     *
+     * @param index in the list of modules
+     * @param row number from the front, from 1
+     * @param column number from the left, from 1
+     * @param s left side along the row
+     * @param t low edge across the rows
+     */
+    public record Module(int index, int row, int column, double s, double t) {
+        /** The number it has on every sheet, for example {@code 3-12}. */
+        public String number() {
+            return row + "-" + column;
+        }
+    }
+
+    /**
+     * The ground rectangle of a module on the plan: front left, front right, rear right, rear left.
+     */
+    public Coordinate[] corners(Module m) {
+        return new Coordinate[] {
+            frame.plan(m.s(), m.t()),
+            frame.plan(m.s() + alongM, m.t()),
+            frame.plan(m.s() + alongM, m.t() + depthM),
+            frame.plan(m.s(), m.t() + depthM)
+        };
+    }
+
+    /** Distance between the starts of neighbouring modules of a row. */
+    public double columnPitchM() {
+        return alongM + moduleGap.si();
+    }
+
+    /** Whether two modules of a row stand side by side. */
+    public boolean adjacent(Module left, Module right) {
+        return left.row() == right.row() && right.column() == left.column() + 1;
+    }
+
+    /**
+     * Plan area of the outline of the array: modules, module gaps and row gaps, without walkways.
+     */
+    public double footprintM2() {
+        double area = 0;
+        List<Run> runs = runs();
+        for (Run run : runs) {
+            area += run.lengthM() * depthM;
+        }
+        int first = 0;
+        for (Run run : runs) {
+            while (first < runs.size() && runs.get(first).row() <= run.row()) {
+                first++;
+            }
+            if (walkwaysAfter.contains(run.row())) {
+                continue;
+            }
+            for (int i = first; i < runs.size() && runs.get(i).row() == run.row() + 1; i++) {
+                double overlap =
+                        Math.min(run.to(), runs.get(i).to())
+                                - Math.max(run.from(), runs.get(i).from());
+                area += Math.max(0, overlap) * gapM;
+            }
+        }
+        return area;
+    }
+
+    /** Modules side by side without a break. */
+    public record Run(int row, int firstIndex, int lastIndex, double from, double to) {
+        public double lengthM() {
+            return to - from;
+        }
+    }
+
+    /** All runs in order. */
+    public List<Run> runs() {
+        List<Run> runs = new ArrayList<>();
+        int start = 0;
+        for (int i = 0; i < modules.size(); i++) {
+            boolean last = i + 1 == modules.size();
+            if (last || !adjacent(modules.get(i), modules.get(i + 1))) {
+                runs.add(
+                        new Run(
+                                modules.get(i).row(),
+                                start,
+                                i,
+                                modules.get(start).s(),
+                                modules.get(i).s() + alongM));
+                start = i + 1;
+            }
+        }
+        return runs;
+    }
+}

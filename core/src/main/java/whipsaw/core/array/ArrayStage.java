@@ -1,0 +1,282 @@
+package whipsaw.core.array;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferOp;
+import org.locationtech.jts.operation.buffer.BufferParameters;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import org.locationtech.jts.operation.union.UnaryUnionOp;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.SetbackTable;
+import whipsaw.core.units.Limits;
+import whipsaw.core.units.Measure;
+
+/** Places modules: one-way rows in landscape on a common column grid, around obstructions. */
+public final class ArrayStage {
+    private static final BufferParameters SQUARE =
+            new BufferParameters(4, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 10);
+    private static final double WHOLE_TURN = 360;
+
+    private final Job job;
+    private final RoofPlan plan;
+
+    private ArrayStage(Job job, RoofPlan plan) {
+        this.job = job;
+        this.plan = plan;
+    }
+
+    public static ArrayLayout of(Job job, RoofPlan plan, SetbackTable setbacks) {
+        return new ArrayStage(job, plan).layout(setbacks);
+    }
+
+    private record Row(double t, boolean walkwayBehind) {}
+
+    private ArrayLayout layout(SetbackTable setbacks) {
+        Job.ArrayChoice choice = job.array();
+        double facing = facingDeg();
+        RowSpacing spacing = RowSpacing.of(spacingInput(facing));
+        double gap = choice.gap() == null ? smallestShadeFree(spacing) : choice.gap().si();
+        Measure typed = choice.setback();
+        SetbackTable.Setback rule = setbacks.forSides(plan.longSideM(), plan.shortSideM());
+        double setback = typed == null ? rule.distanceM() : typed.si();
+
+        ArrayFrame frame = ArrayFrame.facing(facing - job.roof().upAzimuth().si());
+        double along = choice.module().length().si();
+        double depth = spacing.depthM();
+        double columnPitch = along + choice.tray().moduleGap().si();
+        Geometry bare = frame.inFrame(bareRoof(setback));
+        FreeRegion bareRegion = new FreeRegion(bare);
+        FreeRegion region = new FreeRegion(frame.inFrame(aroundObstructions(bareRoof(setback))));
+
+        List<Row> rows = rowLines(bareRegion, depth, gap);
+        List<FreeRegion.Interval> bareIntervals = new ArrayList<>();
+        rows.forEach(row -> bareIntervals.addAll(bareRegion.free(row.t(), row.t() + depth)));
+        double phase =
+                ColumnPhase.best(bareIntervals, along, columnPitch) + choice.shiftAlong().si();
+
+        List<Slot> slots = new ArrayList<>();
+        for (int row = 0; row < rows.size(); row++) {
+            double t = rows.get(row).t();
+            for (FreeRegion.Interval free : region.free(t, t + depth)) {
+                fill(slots, row, t, free, phase, along, columnPitch);
+            }
+        }
+        List<Coordinate> notRemoved = new ArrayList<>();
+        List<Slot> kept = withoutRemoved(slots, frame, along, depth, notRemoved);
+        kept = withoutShortRows(kept, choice.tray().shortestRow());
+        return number(
+                kept,
+                rows,
+                frame,
+                facing,
+                spacing,
+                gap,
+                setback,
+                typed == null ? rule : null,
+                notRemoved);
+    }
+
+    private record Slot(int row, long column, double s, double t) {}
+
+    private double facingDeg() {
+        if (job.array().facing() instanceof Job.ToAzimuth to) {
+            return to.azimuth().si() % WHOLE_TURN;
+        }
+        RoofPlan.Edge edge = plan.edges().get(((Job.ToEdge) job.array().facing()).edge() - 1);
+        double planAzimuth = Math.toDegrees(Math.atan2(edge.normalX(), edge.normalY()));
+        double azimuth = planAzimuth + job.roof().upAzimuth().si();
+        return (azimuth % WHOLE_TURN + WHOLE_TURN) % WHOLE_TURN;
+    }
+
+    private RowSpacing.Input spacingInput(double facing) {
+        Job.ArrayChoice choice = job.array();
+        double latitude = job.site().latitude().si();
+        return new RowSpacing.Input(
+                latitude,
+                choice.tilt().si(),
+                choice.module().width().si(),
+                facing,
+                choice.windowFrom(),
+                choice.windowTo(),
+                0,
+                0,
+                RowSpacing.winterDeclinationDeg(latitude));
+    }
+
+    /** Smallest gap setting that is shade-free in the window; the largest when none is. */
+    private double smallestShadeFree(RowSpacing spacing) {
+        List<Double> gaps =
+                job.array().tray().gaps().stream()
+                        .map(Measure::si)
+                        .sorted(Comparator.naturalOrder())
+                        .toList();
+        for (double gap : gaps) {
+            if (spacing.shadeFree() && Limits.atMost(spacing.gapM(), gap)) {
+                return gap;
+            }
+        }
+        return gaps.get(gaps.size() - 1);
+    }
+
+    /** The roof inside its parapets, less the set-back. */
+    private Geometry bareRoof(double setback) {
+        List<Geometry> strips = new ArrayList<>();
+        GeometryFactory factory = plan.outline().getFactory();
+        for (RoofPlan.Edge edge : plan.edges()) {
+            double keep = edge.parapetThicknessM() + setback;
+            if (keep > 0) {
+                Geometry line = factory.createLineString(new Coordinate[] {edge.from(), edge.to()});
+                strips.add(BufferOp.bufferOp(line, keep, SQUARE));
+            }
+        }
+        return less(plan.outline(), strips);
+    }
+
+    private Geometry aroundObstructions(Geometry roof) {
+        List<Geometry> keepOuts = new ArrayList<>();
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            Polygon rectangle = RoofPlan.rectangle(o);
+            double clear = o.clear().si();
+            keepOuts.add(clear > 0 ? BufferOp.bufferOp(rectangle, clear, SQUARE) : rectangle);
+        }
+        return less(roof, keepOuts);
+    }
+
+    private static Geometry less(Geometry from, List<Geometry> parts) {
+        return parts.isEmpty()
+                ? from
+                : OverlayNGRobust.overlay(from, UnaryUnionOp.union(parts), OverlayNG.DIFFERENCE);
+    }
+
+    private List<Row> rowLines(FreeRegion bare, double depth, double gap) {
+        List<Row> rows = new ArrayList<>();
+        Job.Walkway walkway = job.array().walkway();
+        double t = bare.lowest() + job.array().shiftAcross().si();
+        for (int row = 1; t + depth <= bare.highest() + Limits.SLACK; row++) {
+            boolean behind =
+                    walkway != null
+                            && row >= walkway.first()
+                            && (row - walkway.first()) % walkway.every() == 0;
+            rows.add(new Row(t, behind));
+            t += depth + (behind ? Math.max(gap, walkway.width().si()) : gap);
+        }
+        return rows;
+    }
+
+    private static void fill(
+            List<Slot> slots,
+            int row,
+            double t,
+            FreeRegion.Interval free,
+            double phase,
+            double along,
+            double pitch) {
+        long column = (long) Math.ceil((free.from() - phase) / pitch - 1e-7);
+        while (phase + column * pitch + along <= free.to() + 1e-7) {
+            slots.add(new Slot(row, column, phase + column * pitch, t));
+            column++;
+        }
+    }
+
+    /** Takes out the slot at each place named, when one lies within half a module of it. */
+    private List<Slot> withoutRemoved(
+            List<Slot> slots,
+            ArrayFrame frame,
+            double along,
+            double depth,
+            List<Coordinate> notRemoved) {
+        List<Slot> kept = new ArrayList<>(slots);
+        for (Job.Corner place : job.array().removed()) {
+            double s = frame.s(place.x().si(), place.y().si());
+            double t = frame.t(place.x().si(), place.y().si());
+            Slot nearest = null;
+            double least = along / 2;
+            for (Slot slot : kept) {
+                double distance = Math.hypot(slot.s() + along / 2 - s, slot.t() + depth / 2 - t);
+                if (distance <= least) {
+                    least = distance;
+                    nearest = slot;
+                }
+            }
+            if (nearest == null) {
+                notRemoved.add(new Coordinate(place.x().si(), place.y().si()));
+            } else {
+                kept.remove(nearest);
+            }
+        }
+        return kept;
+    }
+
+    private static List<Slot> withoutShortRows(List<Slot> slots, int shortest) {
+        List<Slot> kept = new ArrayList<>();
+        int start = 0;
+        for (int i = 1; i <= slots.size(); i++) {
+            boolean ends =
+                    i == slots.size()
+                            || slots.get(i).row() != slots.get(i - 1).row()
+                            || slots.get(i).column() != slots.get(i - 1).column() + 1;
+            if (ends) {
+                if (i - start >= shortest) {
+                    kept.addAll(slots.subList(start, i));
+                }
+                start = i;
+            }
+        }
+        return kept;
+    }
+
+    private ArrayLayout number(
+            List<Slot> slots,
+            List<Row> rows,
+            ArrayFrame frame,
+            double facing,
+            RowSpacing spacing,
+            double gap,
+            double setback,
+            SetbackTable.Setback rule,
+            List<Coordinate> notRemoved) {
+        long firstColumn = slots.stream().mapToLong(Slot::column).min().orElse(0);
+        List<ArrayLayout.Module> modules = new ArrayList<>();
+        for (Slot slot : slots) {
+            modules.add(
+                    new ArrayLayout.Module(
+                            modules.size(),
+                            slot.row() + 1,
+                            (int) (slot.column() - firstColumn) + 1,
+                            slot.s(),
+                            slot.t()));
+        }
+        List<Integer> walkways = new ArrayList<>();
+        int lastRow = modules.isEmpty() ? 0 : modules.get(modules.size() - 1).row();
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i).walkwayBehind() && i + 1 < lastRow) {
+                walkways.add(i + 1);
+            }
+        }
+        double low = job.array().tray().lowEdge().si();
+        return new ArrayLayout(
+                frame,
+                facing,
+                spacing,
+                gap,
+                job.array().gap() != null,
+                setback,
+                rule == null ? null : rule.words(),
+                job.array().module().length().si(),
+                spacing.depthM(),
+                modules,
+                lastRow,
+                walkways,
+                notRemoved,
+                low,
+                low + spacing.riseM(),
+                job.array().tray().moduleGap());
+    }
+}

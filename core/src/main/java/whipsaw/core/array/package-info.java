@@ -1,0 +1,2 @@
+/** Row spacing from the sun, and the placing of modules around obstructions. */
+package whipsaw.core.array;

@@ -1,0 +1,2 @@
+/** What has to be delivered, counted from the design. */
+package whipsaw.core.build;

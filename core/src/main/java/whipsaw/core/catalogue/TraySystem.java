@@ -1,0 +1,61 @@
+package whipsaw.core.catalogue;
+
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.units.Measure;
+
+/**
+ * A one-way ballasted tray system.
+ *
+ * @param tilts settings it is made for
+ * @param gaps clear gaps between rows it is made for
+ * @param moduleGap between modules of a row
+ * @param lowEdge lower edge of a module above the roof
+ * @param rackingMass per module
+ * @param positions which modules a ballast position serves, and in what share
+ * @param mostBlocks blocks one position takes
+ * @param shared area over which it has been shown to share load; null when nothing has been shown
+ * @param sharedReport the report that shows it; empty when there is none
+ * @param linksRows whether trays of neighbouring rows are joined
+ * @param shortestRow fewest modules side by side
+ * @param friction between its feet and a covering, by covering
+ */
+public record TraySystem(
+        CatalogueInfo info,
+        List<Measure> tilts,
+        List<Measure> gaps,
+        Measure moduleGap,
+        Measure lowEdge,
+        Measure rackingMass,
+        Positions positions,
+        int mostBlocks,
+        Measure shared,
+        String sharedReport,
+        boolean linksRows,
+        int shortestRow,
+        Map<String, Double> friction) {
+
+    /** Where ballast lies and which modules it serves. */
+    public enum Positions {
+        /** One position under each module. */
+        MODULE("module"),
+        /** Positions at the ends and joints of a row; a joint serves half of each neighbour. */
+        JOINT("joint");
+
+        private final String key;
+
+        Positions(String key) {
+            this.key = key;
+        }
+
+        public String key() {
+            return key;
+        }
+    }
+
+    public TraySystem {
+        tilts = List.copyOf(tilts);
+        gaps = List.copyOf(gaps);
+        friction = Map.copyOf(friction);
+    }
+}

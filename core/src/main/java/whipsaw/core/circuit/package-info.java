@@ -1,0 +1,2 @@
+/** String lengths, the string plan and its inverters. */
+package whipsaw.core.circuit;

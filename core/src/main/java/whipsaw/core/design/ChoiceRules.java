@@ -1,0 +1,117 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Problem;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/**
+ * Choices that depend on each other: settings of the tray system, edges that exist, parts that fit.
+ */
+final class ChoiceRules {
+    private static final double SAME = 1e-6;
+
+    private ChoiceRules() {}
+
+    static List<Problem> check(Job job, RoofPlan plan) {
+        List<Problem> problems = new ArrayList<>();
+        UnitSystem units = job.project().units();
+        Job.ArrayChoice array = job.array();
+        TraySystem tray = array.tray();
+        setting(problems, "tilt", "Tilt", array.tilt(), tray, tray.tilts(), Dimension.ANGLE, units);
+        if (array.gap() != null) {
+            setting(
+                    problems,
+                    "gap",
+                    "Row gap",
+                    array.gap(),
+                    tray,
+                    tray.gaps(),
+                    Dimension.PART_LENGTH,
+                    units);
+        }
+        Double friction = tray.friction().get(job.roof().covering());
+        if (friction == null) {
+            problems.add(
+                    new Problem(
+                            "$.roof.covering",
+                            "Covering",
+                            job.roof().covering(),
+                            "has no friction shown for the tray system "
+                                    + tray.info().name()
+                                    + "; it lists "
+                                    + tray.friction().keySet().stream()
+                                            .sorted()
+                                            .collect(Collectors.joining(", "))));
+        } else if (Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
+            problems.add(
+                    new Problem(
+                            "$.roof.slope",
+                            "Fall of the roof",
+                            job.roof().slope().typed(),
+                            "is too steep for weight alone: friction on "
+                                    + job.roof().covering()
+                                    + " is "
+                                    + friction));
+        }
+        if (array.facing() instanceof Job.ToEdge to && to.edge() > plan.edges().size()) {
+            problems.add(
+                    new Problem(
+                            "$.array.facing.edge",
+                            "Edge faced",
+                            String.valueOf(to.edge()),
+                            "is not there: the outline has edges 1 to " + plan.edges().size()));
+        }
+        moduleFits(problems, array.module(), plan, units);
+        return problems;
+    }
+
+    private static void setting(
+            List<Problem> problems,
+            String key,
+            String label,
+            Measure value,
+            TraySystem tray,
+            List<Measure> settings,
+            Dimension dimension,
+            UnitSystem units) {
+        if (settings.stream().noneMatch(s -> Math.abs(s.si() - value.si()) < SAME)) {
+            problems.add(
+                    new Problem(
+                            "$.array." + key,
+                            label,
+                            value.typed(),
+                            "is no setting of the tray system "
+                                    + tray.info().name()
+                                    + ": it has "
+                                    + settings.stream()
+                                            .map(s -> Show.both(units, dimension, s.si()))
+                                            .collect(Collectors.joining(", "))));
+        }
+    }
+
+    private static void moduleFits(
+            List<Problem> problems, ModuleType module, RoofPlan plan, UnitSystem units) {
+        double longer = Math.max(module.length().si(), module.width().si());
+        double shorter = Math.min(module.length().si(), module.width().si());
+        if (longer > plan.longSideM() || shorter > plan.shortSideM()) {
+            problems.add(
+                    new Problem(
+                            "$.array.module.length",
+                            "Module",
+                            module.length().typed() + " x " + module.width().typed(),
+                            "is bigger than the roof, "
+                                    + Show.in(units, Dimension.ROOF_LENGTH, plan.longSideM())
+                                    + " x "
+                                    + Show.in(units, Dimension.ROOF_LENGTH, plan.shortSideM())));
+        }
+    }
+}

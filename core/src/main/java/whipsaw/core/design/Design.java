@@ -1,0 +1,50 @@
+package whipsaw.core.design;
+
+import java.util.List;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.build.Counts;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.structure.RoofLoads;
+
+/** Everything that follows from a job. */
+public record Design(
+        Job job,
+        RoofPlan plan,
+        SiteActions site,
+        ArrayLayout layout,
+        HoldDown holdDown,
+        Circuits circuits,
+        AcRun run,
+        RoofLoads loads,
+        Counts counts,
+        List<Check> checks) {
+
+    public Design {
+        checks = List.copyOf(checks);
+    }
+
+    /** The check that stops the job most. */
+    public Check worstCheck() {
+        return checks.get(0);
+    }
+
+    /**
+     * Exit code of a solve: 0 all passes, 2 something fails, 3 something is left to an engineer or
+     * not established.
+     */
+    public int exitCode() {
+        Verdict worst = worstCheck().verdict();
+        return switch (worst) {
+            case FAILS -> 2;
+            case NEEDS_ENGINEER, NOT_ESTABLISHED -> 3;
+            default -> 0;
+        };
+    }
+}

@@ -1,0 +1,72 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ArrayStage;
+import whipsaw.core.build.Counts;
+import whipsaw.core.check.Check;
+import whipsaw.core.circuit.CircuitStage;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.HoldDownStage;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Problem;
+import whipsaw.core.roof.OutlineRules;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.table.CodeTables;
+
+/**
+ * The one deterministic way from a job to its design. Data flows one way: roof, site actions,
+ * array, hold-down, circuits, runs, structure, counts; no stage reads a later one.
+ */
+public final class Solver {
+    private final CodeTables tables;
+
+    public Solver(CodeTables tables) {
+        this.tables = tables;
+    }
+
+    /** What a job has to satisfy before it can be solved; empty when it can. */
+    public List<Problem> problems(Job job) {
+        List<Problem> problems =
+                new ArrayList<>(OutlineRules.check(job.roof(), job.project().units()));
+        if (problems.isEmpty()) {
+            problems.addAll(ChoiceRules.check(job, RoofPlan.of(job.roof())));
+        }
+        return problems;
+    }
+
+    /** Solves a job without problems. */
+    public Design solve(Job job) {
+        RoofPlan plan = RoofPlan.of(job.roof());
+        SiteActions site = SiteActions.of(job, plan, tables);
+        ArrayLayout layout = ArrayStage.of(job, plan, tables.setbacks());
+        HoldDown holdDown = HoldDownStage.of(job, plan, site, layout, tables);
+        Circuits circuits = CircuitStage.of(job, layout);
+        AcRun run = AcRun.of(job, circuits, tables);
+        RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
+        Counts counts = Counts.of(job, layout, holdDown, circuits, run);
+        Design design =
+                new Design(
+                        job, plan, site, layout, holdDown, circuits, run, loads, counts, List.of());
+        return new Design(
+                job,
+                plan,
+                site,
+                layout,
+                holdDown,
+                circuits,
+                run,
+                loads,
+                counts,
+                Check.ranked(DesignChecks.of(design)));
+    }
+
+    public CodeTables tables() {
+        return tables;
+    }
+}

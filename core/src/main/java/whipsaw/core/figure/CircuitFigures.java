@@ -1,0 +1,387 @@
+package whipsaw.core.figure;
+
+import static whipsaw.core.units.Show.significant;
+
+import whipsaw.core.build.Counts;
+import whipsaw.core.catalogue.InverterType;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.circuit.StringLimits;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.run.Ampacity;
+import whipsaw.core.run.ConductorSizing;
+import whipsaw.core.run.VoltageDrop;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.ConductorTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Workings of strings and of the AC run. */
+final class CircuitFigures {
+    private CircuitFigures() {}
+
+    private static String volts(double v) {
+        return significant(v, 5) + " V";
+    }
+
+    private static String amps(double a) {
+        return significant(a, 5) + " A";
+    }
+
+    private static String celsius(double c) {
+        return Show.number(c, 1) + " °C";
+    }
+
+    static Working longest(Design design) {
+        StringLimits s = design.circuits().limits();
+        ModuleType module = design.job().array().module();
+        InverterType inverter = design.job().electrical().inverter();
+        return Working.of("strings.longest", "Longest legal string", s.longest() + " modules")
+                .step(
+                        "V_oc,cold",
+                        "open-circuit voltage at the record low",
+                        "{V_oc} · (1 + {β} / 100 · ({T_min} − 25 °C))",
+                        volts(s.coldVocV()),
+                        "NEC 690.7(A)(1)",
+                        Term.data(
+                                "V_oc",
+                                "module",
+                                volts(s.input().vocV()),
+                                Origin.CATALOGUE,
+                                module.info()),
+                        Term.data(
+                                "β",
+                                "coefficient",
+                                s.input().vocPctPerC() + " %/°C",
+                                Origin.CATALOGUE,
+                                module.info()),
+                        Term.given(
+                                "T_min",
+                                "record low",
+                                celsius(s.input().recordLowC()),
+                                design.job().site().recordLow()))
+                .step(
+                        "V_lim",
+                        "lower of system and inverter limit",
+                        "min({V_sys}, {V_inv})",
+                        volts(s.limitV()),
+                        "NEC 690.7",
+                        Term.given(
+                                "V_sys",
+                                "system limit",
+                                volts(s.input().systemLimitV()),
+                                design.job().electrical().systemLimit()),
+                        Term.data(
+                                "V_inv",
+                                "inverter",
+                                volts(s.input().inverterLimitV()),
+                                Origin.CATALOGUE,
+                                inverter.info()))
+                .step(
+                        "N_max",
+                        "whole modules",
+                        "{V_lim} / {V_oc,cold}",
+                        s.longest() + " modules, " + volts(s.coldVoltageV(s.longest())),
+                        "rounded down",
+                        Term.computed("V_lim", "limit", volts(s.limitV()), null),
+                        Term.computed("V_oc,cold", "cold module", volts(s.coldVocV()), null))
+                .note(
+                        "Used: "
+                                + design.circuits().strings().size()
+                                + " strings of "
+                                + design.circuits().shortestUsed()
+                                + " to "
+                                + design.circuits().longestUsed()
+                                + " modules, laid row by row; "
+                                + design.circuits().leftOut().size()
+                                + " modules left out.")
+                .build();
+    }
+
+    static Working shortest(Design design) {
+        StringLimits s = design.circuits().limits();
+        ModuleType module = design.job().array().module();
+        return Working.of("strings.shortest", "Shortest working string", s.shortest() + " modules")
+                .step(
+                        "T_c",
+                        "hot cell",
+                        "{T_a} + {ΔT}",
+                        celsius(s.hotCellC()),
+                        "",
+                        Term.given(
+                                "T_a",
+                                "design high",
+                                celsius(s.input().hotAmbientC()),
+                                design.job().site().designHigh()),
+                        Term.given(
+                                "ΔT", "cell above ambient", celsius(s.input().cellRiseC()), null))
+                .step(
+                        "V_mp,hot",
+                        "working voltage of a hot module",
+                        "{V_mp} · (1 + {γ} / 100 · ({T_c} − 25 °C))",
+                        volts(s.hotVmpV()),
+                        "",
+                        Term.data(
+                                "V_mp",
+                                "module",
+                                volts(s.input().vmpV()),
+                                Origin.CATALOGUE,
+                                module.info()),
+                        Term.data(
+                                "γ",
+                                "coefficient",
+                                s.input().vmpPctPerC() + " %/°C",
+                                Origin.CATALOGUE,
+                                module.info()),
+                        Term.computed("T_c", "hot cell", celsius(s.hotCellC()), null))
+                .step(
+                        "N_min",
+                        "whole modules",
+                        "{V_mppt} / {V_mp,hot}",
+                        s.shortest() + " modules",
+                        "rounded up",
+                        Term.data(
+                                "V_mppt",
+                                "lower end of the tracking window",
+                                volts(s.input().trackerLowestV()),
+                                Origin.CATALOGUE,
+                                design.job().electrical().inverter().info()),
+                        Term.computed("V_mp,hot", "hot module", volts(s.hotVmpV()), null))
+                .build();
+    }
+
+    static Working trackerCurrent(Design design) {
+        ModuleType module = design.job().array().module();
+        double isc = module.isc().si();
+        int n = design.circuits().mostParallel();
+        return Working.of("strings.current", "Current of a tracker", amps(1.25 * n * isc))
+                .step(
+                        "I_max",
+                        "maximum circuit current",
+                        "1.25 · {n} · {I_sc}",
+                        amps(1.25 * n * isc),
+                        "NEC 690.8(A)(1)",
+                        Term.computed("n", "strings in parallel", String.valueOf(n), null),
+                        Term.data("I_sc", "module", amps(isc), Origin.CATALOGUE, module.info()))
+                .step(
+                        "I_back",
+                        "back-feed into one string, against the largest fuse of the module, "
+                                + amps(module.largestFuse().si()),
+                        "({n} − 1) · 1.25 · {I_sc}",
+                        amps(Math.max(0, n - 1) * 1.25 * isc),
+                        "NEC 690.9(A)",
+                        Term.computed("n", "strings in parallel", String.valueOf(n), null),
+                        Term.data("I_sc", "module", amps(isc), Origin.CATALOGUE, module.info()))
+                .build();
+    }
+
+    static Working runLength(Design design) {
+        AcRun run = design.run();
+        UnitSystem units = design.job().project().units();
+        String length = Show.both(units, Dimension.ROOF_LENGTH, run.lengthM());
+        return Working.of("run.length", "Length of the AC run, one way", length)
+                .step(
+                        "L",
+                        "plan, vertical legs and slack",
+                        "({plan} + {legs}) · (1 + {slack} / 100)",
+                        length,
+                        "",
+                        Term.given(
+                                "plan",
+                                "polyline on the plan",
+                                Show.both(units, Dimension.ROOF_LENGTH, run.planM()),
+                                null),
+                        Term.given(
+                                "legs",
+                                design.job().electrical().run().legs().size() + " vertical legs",
+                                Show.both(units, Dimension.ROOF_LENGTH, run.verticalM()),
+                                null),
+                        Term.given(
+                                "slack",
+                                "slack, %",
+                                Show.number(design.job().electrical().run().slackPct(), 1),
+                                null))
+                .build();
+    }
+
+    static Working runSize(Design design, CodeTables tables) {
+        Job.AcRun run = design.job().electrical().run();
+        ConductorSizing s = design.run().sizing();
+        ConductorTables t = tables.conductors();
+        String current = amps(design.run().current().currentA());
+        Working.Builder w =
+                Working.of("run.size", "Conductors of the AC run", sizeWords(s, run.material()))
+                        .step(
+                                "I",
+                                "rated current of all inverters",
+                                "{S} / (√3 · {V})",
+                                current,
+                                "",
+                                Term.computed(
+                                        "S",
+                                        "AC rating",
+                                        Show.number(design.circuits().acVa() / 1000, 2) + " kVA",
+                                        "total.ac"),
+                                Term.data(
+                                        "V",
+                                        "line voltage",
+                                        volts(s.input().circuit().voltageV()),
+                                        Origin.CATALOGUE,
+                                        design.job().electrical().inverter().info()))
+                        .step(
+                                "I_c",
+                                "continuous",
+                                "1.25 · {I}",
+                                amps(s.requiredA()),
+                                "NEC 705.28(B), 215.2(A)(1)",
+                                Term.computed("I", "current", current, null))
+                        .step(
+                                "OCPD",
+                                "next standard rating",
+                                "at least {I_c}",
+                                s.deviceA() == 0 ? "none" : s.deviceA() + " A",
+                                "NEC 240.6(A)",
+                                Term.data(
+                                        "I_c",
+                                        "continuous",
+                                        amps(s.requiredA()),
+                                        Origin.TABLE,
+                                        t.deviceTable()));
+        if (!s.feasible()) {
+            return w.note(
+                            "No size up to "
+                                    + AcRun.MOST_SETS
+                                    + " sets of "
+                                    + AcRun.LARGEST
+                                    + " kcmil meets ampacity and drop.")
+                    .build();
+        }
+        Ampacity a = s.chosen().ampacity();
+        String size = Counts.conductor(s.chosen().size().name(), run.material());
+        return w.step(
+                        "",
+                        "terminal ampacity, " + run.terminalC() + " °C column",
+                        "{sets} · {A_t}",
+                        amps(a.terminalA()) + ", at least " + amps(s.requiredA()),
+                        "NEC 110.14(C), Table 310.16",
+                        Term.computed(
+                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
+                        Term.data(
+                                "A_t",
+                                size,
+                                amps(a.terminalA() / s.chosen().sets()),
+                                Origin.TABLE,
+                                t.ampacityTable()))
+                .step(
+                        "",
+                        "corrected ampacity, 90 °C column",
+                        "{sets} · {A_90} · {F_t} · {F_n}",
+                        amps(a.correctedA()) + ", at least " + current,
+                        "NEC 310.15(B), (C)",
+                        Term.computed(
+                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
+                        Term.data(
+                                "A_90",
+                                size,
+                                amps(a.ninetyA() / s.chosen().sets()),
+                                Origin.TABLE,
+                                t.ampacityTable()),
+                        Term.data(
+                                "F_t",
+                                "ambient " + celsius(a.ambientC()),
+                                significant(a.factorTable(), 3),
+                                Origin.TABLE,
+                                t.temperatureTable()),
+                        Term.data(
+                                "F_n",
+                                "3 current-carrying conductors in a raceway",
+                                significant(a.factorCount(), 3),
+                                Origin.TABLE,
+                                t.countTable()))
+                .step(
+                        "",
+                        "carries the current with "
+                                + s.forAmpacity().sets()
+                                + " x "
+                                + s.forAmpacity().size().name()
+                                + " ("
+                                + Show.number(s.forAmpacity().drop().dropPct(), 2)
+                                + " % drop); chosen for",
+                        "",
+                        s.governedBy().replace('_', ' '),
+                        "fewest sets, then smallest size; sets in parallel from 1/0, 310.10(G)")
+                .step(
+                        "EGC",
+                        "equipment ground in each raceway",
+                        "{base}, area times {ratio} where raised for drop",
+                        s.ground() == null
+                                ? "above the table"
+                                : Counts.conductor(s.ground(), run.material()),
+                        "NEC 250.122(A), (B)",
+                        Term.data(
+                                "base",
+                                "by device",
+                                s.groundBase() == null ? "none" : s.groundBase(),
+                                Origin.TABLE,
+                                t.groundTable()),
+                        Term.computed("ratio", "area ratio", significant(s.areaRatio(), 4), null))
+                .note(
+                        "Each set lies in its own raceway. Raceway fill, supports and the point of connection are not designed yet.")
+                .build();
+    }
+
+    private static String sizeWords(ConductorSizing s, String material) {
+        if (!s.feasible()) {
+            return "none found";
+        }
+        return (s.chosen().sets() == 1 ? "" : s.chosen().sets() + " sets of ")
+                + "3 x "
+                + Counts.conductor(s.chosen().size().name(), material)
+                + ", "
+                + s.deviceA()
+                + " A device";
+    }
+
+    static Working runDrop(Design design, CodeTables tables) {
+        ConductorSizing s = design.run().sizing();
+        VoltageDrop drop = s.chosen().drop();
+        VoltageDrop.Circuit c = s.input().circuit();
+        String answer =
+                Show.number(drop.dropPct(), 2) + " %, " + Show.number(drop.dropV(), 2) + " V";
+        return Working.of("run.drop", "Voltage drop of the AC run", answer)
+                .step(
+                        "ΔV",
+                        "three-phase drop at power factor {cos φ}"
+                                .replace("{cos φ}", Show.number(c.powerFactor(), 2)),
+                        "√3 · {I} / {sets} · ({R} · cos φ + {X} · sin φ) · {L} / 1000",
+                        answer,
+                        "NEC Chapter 9 Table 9",
+                        Term.computed("I", "current", amps(c.currentA()), "run.size"),
+                        Term.computed(
+                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
+                        Term.data(
+                                "R",
+                                "resistance at 75 °C",
+                                drop.ohmPerKft() + " Ω/kft",
+                                Origin.TABLE,
+                                tables.conductors().acTable()),
+                        Term.data(
+                                "X",
+                                "reactance",
+                                drop.reactancePerKft() + " Ω/kft",
+                                Origin.TABLE,
+                                tables.conductors().acTable()),
+                        Term.computed(
+                                "L",
+                                "length one way",
+                                significant(c.lengthFt(), 5) + " ft",
+                                "run.length"))
+                .note("The linear formula is good for small angles between the two voltages.")
+                .build();
+    }
+}

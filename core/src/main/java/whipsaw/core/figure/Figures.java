@@ -1,0 +1,145 @@
+package whipsaw.core.figure;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.table.CodeTable;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.working.DataSource;
+import whipsaw.core.working.DataStatus;
+import whipsaw.core.working.Working;
+
+/**
+ * The way from a figure's key to its working. A key is {@code site.qh}, or a kind and a place,
+ * {@code ballast/3-12}. Workings are written when asked for, from the results of the solve.
+ */
+public final class Figures {
+    private final Design design;
+    private final CodeTables tables;
+
+    public Figures(Design design, CodeTables tables) {
+        this.design = design;
+        this.tables = tables;
+    }
+
+    /** The working of a figure, or null when there is none of that key. */
+    public Working working(String key) {
+        int slash = key.indexOf('/');
+        String kind = slash < 0 ? key : key.substring(0, slash);
+        String place = slash < 0 ? "" : key.substring(slash + 1);
+        return switch (kind) {
+            case "survey.closure" ->
+                    design.plan().tape() == null ? null : SiteFigures.closure(design);
+            case "site.qh" -> SiteFigures.velocityPressure(design, tables);
+            case "array.gap" -> SiteFigures.rowGap(design);
+            case "array.setback" -> SiteFigures.setback(design, tables);
+            case "total.modules" -> TotalFigures.modules(design);
+            case "total.dc" -> TotalFigures.dc(design);
+            case "total.ac" -> TotalFigures.ac(design);
+            case "total.ratio" -> TotalFigures.ratio(design);
+            case "total.blocks" -> TotalFigures.blocks(design);
+            case "roof.footprint" -> TotalFigures.footprint(design);
+            case "roof.bay" -> TotalFigures.bay(design, place);
+            case "uplift" -> uplift(place);
+            case "ballast" -> ballast(place);
+            case "strings.longest" -> CircuitFigures.longest(design);
+            case "strings.shortest" -> CircuitFigures.shortest(design);
+            case "strings.current" -> CircuitFigures.trackerCurrent(design);
+            case "run.length" -> CircuitFigures.runLength(design);
+            case "run.size" ->
+                    design.run().sizing() == null ? null : CircuitFigures.runSize(design, tables);
+            case "run.drop" ->
+                    design.run().sizing() == null || !design.run().sizing().feasible()
+                            ? null
+                            : CircuitFigures.runDrop(design, tables);
+            default -> null;
+        };
+    }
+
+    private Working uplift(String number) {
+        for (HoldDown.Demand demand : design.holdDown().demands()) {
+            if (demand.module().number().equals(number)) {
+                return HoldDownFigures.uplift(design, demand, tables);
+            }
+        }
+        return null;
+    }
+
+    private Working ballast(String number) {
+        for (HoldDown.Position position : design.holdDown().positions()) {
+            if (position.number().equals(number)) {
+                return HoldDownFigures.ballast(design, position, tables);
+            }
+        }
+        return null;
+    }
+
+    /** Keys of the figures of the whole job, in reading order. */
+    public List<String> keys() {
+        List<String> keys =
+                new ArrayList<>(
+                        List.of(
+                                "survey.closure",
+                                "site.qh",
+                                "array.gap",
+                                "array.setback",
+                                "total.modules",
+                                "total.dc",
+                                "total.ac",
+                                "total.ratio",
+                                "total.blocks",
+                                "roof.footprint",
+                                "strings.longest",
+                                "strings.shortest",
+                                "strings.current",
+                                "run.length",
+                                "run.size",
+                                "run.drop"));
+        HoldDown.Position worst = design.holdDown().worst();
+        if (worst != null) {
+            keys.add("ballast/" + worst.number());
+            int module = worst.shares().get(0).module();
+            ArrayLayout.Module m = design.layout().modules().get(module);
+            keys.add("uplift/" + m.number());
+        }
+        if (design.loads().worstBay() != null) {
+            keys.add("roof.bay/" + design.loads().worstBay().bay().name());
+        }
+        keys.removeIf(key -> working(key) == null);
+        return keys;
+    }
+
+    /** Code tables and catalogue entries the design rests on, the least reliable first. */
+    public List<DataSource> sources() {
+        Set<DataSource> sources = new LinkedHashSet<>();
+        sources.add(design.job().array().tray().info());
+        sources.add(design.job().array().module().info());
+        sources.add(design.job().array().block().info());
+        sources.add(design.job().electrical().inverter().info());
+        sources.addAll(codeTables());
+        return sources.stream()
+                .sorted(Comparator.comparing(DataSource::status).reversed())
+                .toList();
+    }
+
+    /** Code tables the design rests on. */
+    public List<CodeTable> codeTables() {
+        List<CodeTable> used = new ArrayList<>();
+        used.add(tables.wind().coefficientTable());
+        used.add(tables.wind().exposureTable());
+        used.add(tables.wind().factorTable());
+        used.add(tables.setbacks().table());
+        used.addAll(tables.conductors().all());
+        return used;
+    }
+
+    /** Status of the least reliable data the design rests on. */
+    public DataStatus status() {
+        return sources().stream().map(DataSource::status).reduce(null, DataStatus::worse);
+    }
+}

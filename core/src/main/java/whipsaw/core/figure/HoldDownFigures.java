@@ -1,0 +1,353 @@
+package whipsaw.core.figure;
+
+import static whipsaw.core.units.Show.significant;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.TiltedArray;
+import whipsaw.core.job.Job;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Workings of the wind on a module and of the blocks of a position. */
+final class HoldDownFigures {
+    private static final String CLAUSE = "ASCE 7-16 29.4.3";
+
+    private HoldDownFigures() {}
+
+    private static String feet(double metres) {
+        return significant(Unit.FOOT.fromSi(metres), 5) + " ft";
+    }
+
+    static Working uplift(Design design, HoldDown.Demand demand, CodeTables tables) {
+        TiltedArray.Pressure p = demand.pressure();
+        TiltedArray.Setting s = p.setting();
+        Job job = design.job();
+        UnitSystem units = job.project().units();
+        String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
+        double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
+        return Working.of(
+                        "uplift/" + demand.module().number(),
+                        "Wind uplift on module " + demand.module().number(),
+                        answer)
+                .step(
+                        "zone",
+                        "most severe zone the module touches",
+                        "within {2h} of one edge: 2; of both edges of an outside corner: 3; else 1",
+                        "zone " + demand.zone(),
+                        "Fig. 29.4-7; on other than rectangles our convention, to be confirmed by an engineer",
+                        Term.given(
+                                "2h",
+                                "twice the roof height",
+                                feet(2 * s.meanRoofHeightM()),
+                                job.roof().height()))
+                .step(
+                        "A",
+                        "effective wind area",
+                        "{A_s}, not more than {n} joined modules of {A_m}, not less than one",
+                        significant(areaFt2, 4) + " ft²",
+                        job.array().tray().shared() == null
+                                ? "no sharing shown: one module"
+                                : "sharing shown by " + job.array().tray().sharedReport(),
+                        Term.data(
+                                "A_s",
+                                "area shown to share load",
+                                job.array().tray().shared() == null
+                                        ? "none"
+                                        : significant(
+                                                        Unit.SQUARE_FOOT.fromSi(
+                                                                job.array().tray().shared().si()),
+                                                        4)
+                                                + " ft²",
+                                Origin.CATALOGUE,
+                                job.array().tray().info()),
+                        Term.computed("n", "joined modules", String.valueOf(demand.joined()), null),
+                        Term.data(
+                                "A_m",
+                                "module area",
+                                significant(
+                                                Unit.SQUARE_FOOT.fromSi(
+                                                        job.array().module().areaM2()),
+                                                4)
+                                        + " ft²",
+                                Origin.CATALOGUE,
+                                job.array().module().info()))
+                .step(
+                        "L_b",
+                        "normalising length",
+                        "min(0.4 · √({h} · {W_L}), {h}, {W_S})",
+                        feet(p.lengthLbM()),
+                        "Fig. 29.4-7",
+                        Term.given(
+                                "h",
+                                "mean roof height",
+                                feet(s.meanRoofHeightM()),
+                                job.roof().height()),
+                        Term.computed("W_L", "long side", feet(s.longSideM()), null),
+                        Term.computed("W_S", "short side", feet(s.shortSideM()), null))
+                .step(
+                        "A_n",
+                        "normalised wind area",
+                        "1000 / max({L_b}, 15 ft)² · {A}",
+                        significant(p.normalisedAreaFt2(), 4) + " ft²",
+                        "Fig. 29.4-7",
+                        Term.computed("L_b", "normalising length", feet(p.lengthLbM()), null),
+                        Term.computed(
+                                "A", "effective wind area", significant(areaFt2, 4) + " ft²", null))
+                .step(
+                        "(GC_rn)_nom",
+                        "nominal net coefficient, zone "
+                                + demand.zone()
+                                + ", tilt "
+                                + Show.number(s.tiltDeg(), 1)
+                                + "°",
+                        "curve at {A_n}",
+                        significant(p.nominal(), 4),
+                        "Fig. 29.4-7, linear in log A_n; between 5° and 15° linear in the tilt",
+                        Term.data(
+                                "A_n",
+                                "normalised wind area; the curve is a coefficient set",
+                                significant(p.normalisedAreaFt2(), 4) + " ft²",
+                                Origin.TABLE,
+                                tables.wind().coefficientTable()))
+                .step(
+                        "γ_p",
+                        "parapet factor",
+                        "min(1.2, 0.9 + {h_pt} / {h})",
+                        significant(p.gammaP(), 4),
+                        CLAUSE,
+                        Term.given("h_pt", "highest parapet of the roof", feet(s.parapetM()), null),
+                        Term.given(
+                                "h",
+                                "mean roof height",
+                                feet(s.meanRoofHeightM()),
+                                job.roof().height()))
+                .step(
+                        "γ_c",
+                        "chord factor",
+                        "max(0.6 + 0.06 · {L_p}, 0.8), L_p in ft",
+                        significant(p.gammaC(), 4),
+                        CLAUSE,
+                        Term.data(
+                                "L_p",
+                                "panel chord",
+                                significant(Unit.FOOT.fromSi(s.chordM()), 4),
+                                Origin.CATALOGUE,
+                                job.array().module().info()))
+                .step(
+                        "γ_E",
+                        "array edge factor: " + edgeWords(demand, s, units),
+                        "1.5 when exposed and within 1.5 L_p = {reach} of a row end, else 1.0",
+                        significant(p.gammaE(), 2),
+                        CLAUSE,
+                        Term.computed(
+                                "reach",
+                                "reach of the factor",
+                                feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()),
+                                null))
+                .step(
+                        "p",
+                        "uplift, normal to the module, strength level",
+                        "{q_h} · {γ_p} · {γ_c} · {γ_E} · {(GC_rn)_nom}",
+                        answer,
+                        "ASCE 7-16 Eq. 29.4-5, 29.4-6",
+                        Term.computed(
+                                "q_h",
+                                "velocity pressure",
+                                significant(
+                                                Unit.POUND_PER_SQUARE_FOOT.fromSi(
+                                                        s.velocityPressurePa()),
+                                                5)
+                                        + " psf",
+                                "site.qh"),
+                        Term.computed("γ_p", "parapet factor", significant(p.gammaP(), 4), null),
+                        Term.computed("γ_c", "chord factor", significant(p.gammaC(), 4), null),
+                        Term.computed("γ_E", "edge factor", significant(p.gammaE(), 2), null),
+                        Term.computed(
+                                "(GC_rn)_nom",
+                                "nominal coefficient",
+                                significant(p.nominal(), 4),
+                                null))
+                .note(
+                        "Downward the same without the edge factor: "
+                                + Show.both(units, Dimension.LOAD, p.downPa())
+                                + ".")
+                .note("A parapet raises this load (factor 0.9 to 1.2); shelter is never assumed.")
+                .note(
+                        "No minimum design pressure is applied; where the adopted code asks for one it can govern.")
+                .build();
+    }
+
+    private static String edgeWords(
+            HoldDown.Demand demand, TiltedArray.Setting s, UnitSystem units) {
+        if (demand.openSide() == null) {
+            return "no side is open";
+        }
+        HoldDown.OpenSide side = demand.openSide();
+        String gap =
+                Double.isInfinite(side.gapM())
+                        ? "nothing beside it"
+                        : Show.in(units, Dimension.ROOF_LENGTH, side.gapM()) + " to the next panel";
+        return side.name()
+                + " side open ("
+                + gap
+                + ", "
+                + Show.in(units, Dimension.ROOF_LENGTH, side.toBuildingEdgeM())
+                + " to the building edge; exposed when more than "
+                + Show.in(units, Dimension.ROOF_LENGTH, 0.5 * s.meanRoofHeightM())
+                + "): "
+                + (demand.exposed() ? "exposed" : "not exposed")
+                + ", "
+                + Show.in(units, Dimension.ROOF_LENGTH, demand.fromRowEndM())
+                + " from the row end";
+    }
+
+    static Working ballast(Design design, HoldDown.Position position, CodeTables tables) {
+        Ballast b = position.ballast();
+        Job job = design.job();
+        UnitSystem units = job.project().units();
+        String method = b.hold().factors().combination();
+        String blocks =
+                b.blocksNeeded()
+                        + (b.blocksNeeded() == 1 ? " block" : " blocks")
+                        + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");
+        Working.Builder w =
+                Working.of(
+                        "ballast/" + position.number(),
+                        "Ballast of position " + position.number(),
+                        blocks);
+        for (HoldDown.Share share : position.shares()) {
+            HoldDown.Demand demand = design.holdDown().demands().get(share.module());
+            String number = demand.module().number();
+            w.step(
+                    "",
+                    "share of module " + number,
+                    "{part} of {p} on {A_m}",
+                    "zone " + demand.zone(),
+                    "tray system: one position per " + job.array().tray().positions().key(),
+                    Term.data(
+                            "part",
+                            "share",
+                            Show.number(share.part(), 2),
+                            Origin.CATALOGUE,
+                            job.array().tray().info()),
+                    Term.computed(
+                            "p",
+                            "uplift on the module",
+                            Show.both(units, Dimension.LOAD, demand.pressure().upliftPa()),
+                            "uplift/" + number),
+                    Term.data(
+                            "A_m",
+                            "module area",
+                            Show.both(units, Dimension.AREA, job.array().module().areaM2()),
+                            Origin.CATALOGUE,
+                            job.array().module().info()));
+        }
+        String uplift = Show.both(units, Dimension.FORCE, b.demand().upliftN());
+        String drag = Show.both(units, Dimension.FORCE, b.demand().dragN());
+        String fall = Show.number(b.hold().roofSlopeDeg(), 2) + "°";
+        Term factorW =
+                Term.data(
+                        "f_W",
+                        "factor on wind",
+                        significant(b.hold().factors().wind(), 3),
+                        Origin.TABLE,
+                        tables.wind().factorTable());
+        Term factorG =
+                Term.data(
+                        "f_G",
+                        "factor on weight",
+                        significant(b.hold().factors().dead(), 3),
+                        Origin.TABLE,
+                        tables.wind().factorTable());
+        Term slope = Term.given("s", "fall of the roof", fall, job.roof().slope());
+        return w.step(
+                        "U",
+                        "away from the roof",
+                        "Σ share · p · cos({β}) · A_m",
+                        uplift,
+                        "resolved from the pressure normal to the module",
+                        Term.given("β", "tilt", job.array().tilt().typed(), job.array().tilt()))
+                .step(
+                        "H",
+                        "along the roof",
+                        "Σ share · p · sin({β}) · A_m",
+                        drag,
+                        "resolved from the pressure normal to the module",
+                        Term.given("β", "tilt", job.array().tilt().typed(), job.array().tilt()))
+                .step(
+                        "D_up",
+                        "total weight against uplift",
+                        "({f_W} / {f_G}) · {U} / cos {s}",
+                        mass(units, b.upliftKg()),
+                        "ASCE 7-16 2.4.1, " + method,
+                        factorW,
+                        factorG,
+                        Term.computed("U", "uplift", uplift, null),
+                        slope)
+                .step(
+                        "D_sl",
+                        "total weight against sliding",
+                        "({f_W} / {f_G}) · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})",
+                        mass(units, b.slidingKg()),
+                        "ASCE 7-16 2.4.1, " + method,
+                        factorW,
+                        factorG,
+                        Term.data(
+                                "μ",
+                                "friction on " + job.roof().covering(),
+                                significant(b.hold().friction(), 3),
+                                Origin.CATALOGUE,
+                                job.array().tray().info()),
+                        Term.computed("U", "uplift", uplift, null),
+                        Term.computed("H", "drag", drag, null),
+                        slope)
+                .step(
+                        "B",
+                        "ballast",
+                        "max({D_up}, {D_sl}) − {own}",
+                        mass(units, b.requiredKg()),
+                        "governed by " + b.governing(),
+                        Term.computed("D_up", "against uplift", mass(units, b.upliftKg()), null),
+                        Term.computed("D_sl", "against sliding", mass(units, b.slidingKg()), null),
+                        Term.data(
+                                "own",
+                                "module and racking at the position",
+                                mass(units, b.demand().ownMassKg()),
+                                Origin.CATALOGUE,
+                                job.array().module().info()))
+                .step(
+                        "n",
+                        "whole blocks, rounded up; the position takes " + b.hold().mostBlocks(),
+                        "{B} / {block}",
+                        blocks,
+                        "tray system " + job.array().tray().info().name(),
+                        Term.computed("B", "ballast", mass(units, b.requiredKg()), null),
+                        Term.data(
+                                "block",
+                                "one block",
+                                mass(units, b.hold().blockKg()),
+                                Origin.CATALOGUE,
+                                job.array().block().info()))
+                .note(
+                        b.full()
+                                ? "The position is full: "
+                                        + Show.both(units, Dimension.FORCE, b.tensionN())
+                                        + " of uplift and "
+                                        + Show.both(units, Dimension.FORCE, b.shearN())
+                                        + " of sliding remain for attachments."
+                                : "Preliminary until a licensed engineer has signed the ballast map.")
+                .build();
+    }
+
+    private static String mass(UnitSystem units, double kg) {
+        return Show.both(units, Dimension.MASS, kg);
+    }
+}

@@ -1,0 +1,218 @@
+package whipsaw.core.figure;
+
+import static whipsaw.core.units.Show.significant;
+
+import whipsaw.core.array.RowSpacing;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.Traverse;
+import whipsaw.core.site.VelocityPressure;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
+import whipsaw.core.working.Working;
+
+/** Workings of the survey, the site and the spacing of rows. */
+final class SiteFigures {
+    private SiteFigures() {}
+
+    static Working velocityPressure(Design design, CodeTables tables) {
+        VelocityPressure q = design.site().velocity();
+        Job.Site site = design.job().site();
+        Terms terms =
+                Terms.of(
+                        Term.given("z", "", "", design.job().roof().height()),
+                        Term.given("z_e", "", "", site.elevation()),
+                        Term.given("K_zt", "", "", null),
+                        Term.given("V", "", "", site.wind()));
+        return Working.of(
+                        "site.qh",
+                        "Velocity pressure at mean roof height",
+                        Show.both(design.job().project().units(), Dimension.LOAD, q.pressurePa()))
+                .steps(q.steps(terms, tables.wind()))
+                .note(
+                        "The wind speed is a 3-second gust at strength level for risk category "
+                                + site.riskCategory()
+                                + "; there is no importance factor on wind.")
+                .build();
+    }
+
+    static Working closure(Design design) {
+        Traverse t = design.plan().tape();
+        UnitSystem units = design.job().project().units();
+        String gap = Show.both(units, Dimension.ROOF_LENGTH, t.closureM());
+        String ratio = Double.isNaN(t.ratio()) ? "closes" : "1 in " + Show.number(t.ratio(), 0);
+        return Working.of("survey.closure", "Closing error of the tape", gap)
+                .step(
+                        "ΔA",
+                        "angular misclosure, spread evenly over the corners",
+                        "Σ turns − 360°",
+                        Show.number(t.misclosureDeg(), 2) + " deg",
+                        "compass-rule adjustment")
+                .step(
+                        "e",
+                        "closing error",
+                        "√({e_x}² + {e_y}²)",
+                        gap,
+                        "compass-rule adjustment",
+                        Term.computed(
+                                "e_x",
+                                "sum of the legs in x",
+                                Show.number(t.closureX(), 3) + " m",
+                                null),
+                        Term.computed(
+                                "e_y",
+                                "sum of the legs in y",
+                                Show.number(t.closureY(), 3) + " m",
+                                null))
+                .step(
+                        "",
+                        "perimeter over closing error",
+                        "{P} / {e}",
+                        ratio,
+                        "",
+                        Term.computed(
+                                "P",
+                                "perimeter",
+                                Show.both(units, Dimension.ROOF_LENGTH, t.perimeterM()),
+                                null),
+                        Term.computed("e", "closing error", gap, null))
+                .note("Each corner is moved in proportion to the length walked to it.")
+                .note(
+                        "A small closing error does not prove a good survey: equal errors on opposite sides close well. Tape a diagonal.")
+                .build();
+    }
+
+    static Working rowGap(Design design) {
+        RowSpacing r = design.layout().spacing();
+        RowSpacing.Input in = r.input();
+        UnitSystem units = design.job().project().units();
+        Job.ArrayChoice array = design.job().array();
+        String chosen = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
+        Working.Builder w =
+                Working.of("array.gap", "Row gap", chosen)
+                        .step(
+                                "h",
+                                "rise of a module",
+                                "{L} · sin {β}",
+                                Show.both(units, Dimension.PART_LENGTH, r.riseM()),
+                                "geometry",
+                                Term.data(
+                                        "L",
+                                        "module up the slope",
+                                        Show.both(units, Dimension.PART_LENGTH, in.slopeLengthM()),
+                                        Origin.CATALOGUE,
+                                        array.module().info()),
+                                Term.given(
+                                        "β",
+                                        "tilt",
+                                        Show.number(in.tiltDeg(), 1) + "°",
+                                        array.tilt()));
+        if (r.shadeFree()) {
+            w.step(
+                            "ψ",
+                            "lowest profile angle in the window, at "
+                                    + hour(r.hour())
+                                    + " solar time",
+                            "atan( tan e / cos(A_s − {A}) ) at latitude {φ}, declination {δ}",
+                            Show.number(r.profileAngleDeg(), 2) + "°",
+                            "solar geometry, no refraction",
+                            Term.given(
+                                    "φ",
+                                    "latitude",
+                                    Show.number(in.latitudeDeg(), 4) + "°",
+                                    design.job().site().latitude()),
+                            Term.byRule(
+                                    "δ",
+                                    "declination of the shortest day",
+                                    Show.number(in.declinationDeg(), 2) + "°",
+                                    "winter solstice"),
+                            Term.given(
+                                    "A",
+                                    "azimuth the rows face",
+                                    Show.number(in.facingDeg(), 1) + "°",
+                                    null))
+                    .step(
+                            "g",
+                            "shade-free gap, window "
+                                    + hour(in.fromHour())
+                                    + " to "
+                                    + hour(in.toHour()),
+                            "{h} / tan {ψ}",
+                            Show.both(units, Dimension.PART_LENGTH, r.gapM()),
+                            "geometry",
+                            Term.computed(
+                                    "h",
+                                    "rise",
+                                    Show.both(units, Dimension.PART_LENGTH, r.riseM()),
+                                    null),
+                            Term.computed(
+                                    "ψ",
+                                    "profile angle",
+                                    Show.number(r.profileAngleDeg(), 2) + "°",
+                                    null));
+        } else {
+            w.note("The sun is at or below the horizon within the window: no gap is shade-free.");
+        }
+        return w.step(
+                        "",
+                        design.layout().gapChosen()
+                                ? "setting chosen in the job"
+                                : "smallest setting of the tray system that is shade-free, else its largest",
+                        "",
+                        chosen,
+                        array.tray().info().name())
+                .note(
+                        "The rows are taken as standing on a level roof; the fall of the roof is not in the gap.")
+                .build();
+    }
+
+    private static String hour(double hour) {
+        long minutes = Math.round(hour * 60);
+        return String.format("%d:%02d", minutes / 60, minutes % 60);
+    }
+
+    static Working setback(Design design, CodeTables tables) {
+        UnitSystem units = design.job().project().units();
+        String value = Show.both(units, Dimension.ROOF_LENGTH, design.layout().setbackM());
+        Working.Builder w = Working.of("array.setback", "Perimeter set-back", value);
+        if (design.layout().setbackRule() == null) {
+            w.step(
+                    "",
+                    "typed in the job",
+                    "{d}",
+                    value,
+                    "",
+                    Term.given("d", "set-back", value, design.job().array().setback()));
+        } else {
+            w.step(
+                    "",
+                    "by the sides of the building: " + design.layout().setbackRule(),
+                    "sides {a} and {b}",
+                    value,
+                    tables.setbacks().table().source(),
+                    Term.computed(
+                            "a",
+                            "long side",
+                            Show.both(units, Dimension.ROOF_LENGTH, design.plan().longSideM()),
+                            null),
+                    Term.computed(
+                            "b",
+                            "short side",
+                            Show.both(units, Dimension.ROOF_LENGTH, design.plan().shortSideM()),
+                            null),
+                    Term.data(
+                            "rule",
+                            "common rule",
+                            significant(design.layout().setbackM() / 0.3048, 3) + " ft",
+                            Origin.DEFAULTED,
+                            tables.setbacks().table()));
+        }
+        return w.note("Measured from the inner face of the parapet. The adopted fire code decides.")
+                .build();
+    }
+}

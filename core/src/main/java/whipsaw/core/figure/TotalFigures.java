@@ -1,0 +1,289 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.RoofReserve;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Workings of the totals and of the load on the roof. */
+final class TotalFigures {
+    private TotalFigures() {}
+
+    static Working modules(Design design) {
+        int count = design.layout().modules().size();
+        int runs = design.layout().runs().size();
+        UnitSystem units = design.job().project().units();
+        return Working.of("total.modules", "Modules", String.valueOf(count))
+                .step(
+                        "n",
+                        "places that keep the set-back and every clear distance, in "
+                                + runs
+                                + " runs on "
+                                + design.layout().rows()
+                                + " row lines",
+                        "set-back {d}, pitch of columns {c}, depth of a row {r}, row gap {g}",
+                        String.valueOf(count),
+                        "layout",
+                        Term.computed(
+                                "c",
+                                "module length and gap",
+                                Show.both(
+                                        units,
+                                        Dimension.ROOF_LENGTH,
+                                        design.layout().columnPitchM()),
+                                null),
+                        Term.computed(
+                                "r",
+                                "depth of a row",
+                                Show.both(units, Dimension.ROOF_LENGTH, design.layout().depthM()),
+                                null),
+                        Term.computed(
+                                "g",
+                                "row gap",
+                                Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
+                                "array.gap"),
+                        Term.computed(
+                                "d",
+                                "set-back",
+                                Show.both(units, Dimension.ROOF_LENGTH, design.layout().setbackM()),
+                                "array.setback"))
+                .note(
+                        "All rows share one column grid, set where it takes most modules on the bare roof; obstructions cut out only what they must.")
+                .note(
+                        "Fewer than "
+                                + design.job().array().tray().shortestRow()
+                                + " modules side by side are left out (tray system).")
+                .build();
+    }
+
+    static Working dc(Design design) {
+        Job.ArrayChoice array = design.job().array();
+        String dc = Show.number(design.circuits().dcW() / 1000, 2) + " kW";
+        int inStrings = design.layout().modules().size() - design.circuits().leftOut().size();
+        return Working.of("total.dc", "DC power", dc)
+                .step(
+                        "P_dc",
+                        "modules in strings at standard test conditions",
+                        "{n} · {P}",
+                        dc,
+                        "",
+                        Term.computed(
+                                "n",
+                                "modules in strings",
+                                String.valueOf(inStrings),
+                                "total.modules"),
+                        Term.data(
+                                "P",
+                                "module power",
+                                Show.number(array.module().power().si(), 0) + " W",
+                                Origin.CATALOGUE,
+                                array.module().info()))
+                .build();
+    }
+
+    static Working ac(Design design) {
+        Job job = design.job();
+        String ac = Show.number(design.circuits().acVa() / 1000, 2) + " kW";
+        return Working.of("total.ac", "AC rating", ac)
+                .step(
+                        "P_ac",
+                        "as few inverters as the DC to AC limit and the trackers allow",
+                        "{m} · {S}",
+                        ac,
+                        "limit " + Show.number(job.electrical().dcAcMost(), 2) + " set in the job",
+                        Term.computed(
+                                "m",
+                                "inverters",
+                                String.valueOf(design.circuits().inverters()),
+                                null),
+                        Term.data(
+                                "S",
+                                "rated power",
+                                Show.number(design.circuits().inverterPowerVa() / 1000, 1) + " kW",
+                                Origin.CATALOGUE,
+                                job.electrical().inverter().info()))
+                .note("At unity power factor 1 kVA of rating is shown as 1 kW.")
+                .build();
+    }
+
+    static Working ratio(Design design) {
+        String ratio = Show.number(design.circuits().ratio(), 3);
+        return Working.of("total.ratio", "DC over AC", ratio)
+                .step(
+                        "",
+                        "all inverters together; the fullest one is at "
+                                + Show.number(design.circuits().worstRatio(), 3),
+                        "{P_dc} / {P_ac}",
+                        ratio,
+                        "",
+                        Term.computed(
+                                "P_dc",
+                                "DC power",
+                                Show.number(design.circuits().dcW() / 1000, 2) + " kW",
+                                "total.dc"),
+                        Term.computed(
+                                "P_ac",
+                                "AC rating",
+                                Show.number(design.circuits().acVa() / 1000, 2) + " kW",
+                                "total.ac"))
+                .build();
+    }
+
+    static Working blocks(Design design) {
+        UnitSystem units = design.job().project().units();
+        int blocks = design.holdDown().blocks();
+        Working.Builder w =
+                Working.of(
+                                "total.blocks",
+                                "Blocks",
+                                blocks
+                                        + " blocks, "
+                                        + Show.both(
+                                                units,
+                                                Dimension.MASS,
+                                                design.holdDown().ballastKg()))
+                        .step(
+                                "",
+                                "sum over "
+                                        + design.holdDown().positions().size()
+                                        + " positions, each rounded up to whole blocks",
+                                "Σ n · {block}",
+                                Show.both(units, Dimension.MASS, design.holdDown().ballastKg()),
+                                "",
+                                Term.data(
+                                        "block",
+                                        "one block",
+                                        Show.both(
+                                                units,
+                                                Dimension.MASS,
+                                                design.job().array().block().mass().si()),
+                                        Origin.CATALOGUE,
+                                        design.job().array().block().info()));
+        if (design.holdDown().missingBlocks() > 0) {
+            w.note(
+                    design.holdDown().missingBlocks()
+                            + " more blocks are needed than the positions take; they are not in the total.");
+        }
+        return w.note("Select a position on the drawing for its own working.").build();
+    }
+
+    static Working footprint(Design design) {
+        RoofLoads loads = design.loads();
+        UnitSystem units = design.job().project().units();
+        String answer = Show.both(units, Dimension.LOAD, loads.footprint().loadPa());
+        Working.Builder w =
+                Working.of("roof.footprint", "Added load over the array", answer)
+                        .step(
+                                "m",
+                                "mass of the array",
+                                "{modules} + {racking} + {ballast}",
+                                Show.both(units, Dimension.MASS, loads.totalKg()),
+                                "",
+                                Term.data(
+                                        "modules",
+                                        "modules",
+                                        Show.both(units, Dimension.MASS, loads.moduleKg()),
+                                        Origin.CATALOGUE,
+                                        design.job().array().module().info()),
+                                Term.data(
+                                        "racking",
+                                        "racking",
+                                        Show.both(units, Dimension.MASS, loads.rackingKg()),
+                                        Origin.CATALOGUE,
+                                        design.job().array().tray().info()),
+                                Term.computed(
+                                        "ballast",
+                                        "blocks",
+                                        Show.both(units, Dimension.MASS, loads.ballastKg()),
+                                        "total.blocks"))
+                        .step(
+                                "q",
+                                "average over the outline of the array, row gaps included, walkways not",
+                                "{m} · g / {A}",
+                                answer,
+                                "g = 9.80665 m/s²",
+                                Term.computed(
+                                        "m",
+                                        "mass",
+                                        Show.both(units, Dimension.MASS, loads.totalKg()),
+                                        null),
+                                Term.computed(
+                                        "A",
+                                        "footprint",
+                                        Show.both(
+                                                units, Dimension.AREA, loads.footprint().areaM2()),
+                                        null));
+        allowance(w, design, loads.footprint());
+        return w.note(
+                        "Governs deck and purlins as an average; the heaviest positions press more where they stand.")
+                .note(
+                        design.plan().bays().isEmpty()
+                                ? "No bays are known: the verdict is by the footprint alone."
+                                : "Girders and columns are governed by the bays.")
+                .note(
+                        "Snow, drift and ponding are not in this load; they are for the engineer's check.")
+                .build();
+    }
+
+    private static void allowance(Working.Builder w, Design design, RoofReserve load) {
+        Job.Allowance allowance = design.job().roof().allowance();
+        if (allowance == null) {
+            w.note("The allowance is not known, so nothing is established.");
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        w.step(
+                "η",
+                "utilisation of the allowance given by "
+                        + allowance.givenBy()
+                        + " on "
+                        + allowance.date(),
+                "{q} / {q_a}",
+                Show.number(load.utilisation(), 3),
+                "",
+                Term.computed(
+                        "q", "added load", Show.both(units, Dimension.LOAD, load.loadPa()), null),
+                Term.given(
+                        "q_a",
+                        "allowance for added load",
+                        Show.both(units, Dimension.LOAD, allowance.load().si()),
+                        allowance.load()));
+    }
+
+    static Working bay(Design design, String name) {
+        UnitSystem units = design.job().project().units();
+        for (RoofLoads.BayLoad bay : design.loads().bays()) {
+            if (!bay.bay().name().equals(name)) {
+                continue;
+            }
+            String answer = Show.both(units, Dimension.LOAD, bay.load().loadPa());
+            Working.Builder w =
+                    Working.of("roof.bay/" + name, "Added load over bay " + name, answer)
+                            .step(
+                                    "q",
+                                    "average over the part of the bay on the roof; modules across a grid line count by area",
+                                    "{m} · g / {A}",
+                                    answer,
+                                    "g = 9.80665 m/s²",
+                                    Term.computed(
+                                            "m",
+                                            "array inside the bay",
+                                            Show.both(units, Dimension.MASS, bay.load().massKg()),
+                                            null),
+                                    Term.computed(
+                                            "A",
+                                            "area of the bay",
+                                            Show.both(units, Dimension.AREA, bay.load().areaM2()),
+                                            null));
+            allowance(w, design, bay.load());
+            return w.build();
+        }
+        return null;
+    }
+}

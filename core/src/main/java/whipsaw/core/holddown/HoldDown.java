@@ -1,0 +1,94 @@
+package whipsaw.core.holddown;
+
+import java.util.List;
+import whipsaw.core.array.ArrayLayout;
+
+/**
+ * Demand of every module and ballast of every position.
+ *
+ * @param outsideScope codes of limits of ASCE 7-16 29.4.3 that the array passes
+ * @param tooNearEdge modules nearer to a roof edge than the method allows
+ * @param demands by module
+ * @param positions where ballast lies
+ */
+public record HoldDown(
+        List<String> outsideScope,
+        List<ArrayLayout.Module> tooNearEdge,
+        List<Demand> demands,
+        List<Position> positions,
+        double friction) {
+
+    public HoldDown {
+        outsideScope = List.copyOf(outsideScope);
+        tooNearEdge = List.copyOf(tooNearEdge);
+        demands = List.copyOf(demands);
+        positions = List.copyOf(positions);
+    }
+
+    /**
+     * Wind on one module.
+     *
+     * @param zone roof zone, the most severe it touches
+     * @param openSide the open side that decides exposure, or null when no side is open
+     * @param exposed by 29.4.3
+     * @param fromRowEndM from its nearer side to the end of the row
+     * @param joined modules whose trays are joined to it, itself included
+     */
+    public record Demand(
+            ArrayLayout.Module module,
+            String zone,
+            OpenSide openSide,
+            boolean exposed,
+            double fromRowEndM,
+            int joined,
+            TiltedArray.Pressure pressure) {}
+
+    /**
+     * @param name left, right, front or rear, seen from the facing side
+     * @param gapM to the next panel; infinite when there is none
+     */
+    public record OpenSide(String name, double toBuildingEdgeM, double gapM) {}
+
+    /** Part of a module that a position holds. */
+    public record Share(int module, double part) {}
+
+    /**
+     * A place that takes blocks.
+     *
+     * @param number of the module, or of the joint left of it
+     * @param s middle along the row
+     * @param t middle across the rows
+     */
+    public record Position(
+            int index, String number, double s, double t, List<Share> shares, Ballast ballast) {}
+
+    public int blocks() {
+        return positions.stream().mapToInt(p -> p.ballast().blocksPlaced()).sum();
+    }
+
+    public double ballastKg() {
+        return positions.stream().mapToDouble(p -> p.ballast().placedKg()).sum();
+    }
+
+    /** Blocks that no position has room for. */
+    public int missingBlocks() {
+        return positions.stream()
+                .mapToInt(p -> p.ballast().blocksNeeded() - p.ballast().blocksPlaced())
+                .sum();
+    }
+
+    public long fullPositions() {
+        return positions.stream().filter(p -> p.ballast().full()).count();
+    }
+
+    /** The position that needs most blocks, or null without modules. */
+    public Position worst() {
+        Position worst = null;
+        for (Position p : positions) {
+            if (worst == null || p.ballast().requiredKg() > worst.ballast().requiredKg()) {
+                worst = p;
+            }
+        }
+        return worst;
+    }
+}

@@ -1,0 +1,215 @@
+package whipsaw.core.holddown;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.RoofZones;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Limits;
+
+/** Wind on every module by ASCE 7-16 29.4.3 and the blocks that hold every position. */
+public final class HoldDownStage {
+    /** Load combination for hold-down in the ASCE family. */
+    public static final String METHOD = "ASD";
+
+    private final Job job;
+    private final RoofPlan plan;
+    private final SiteActions site;
+    private final ArrayLayout layout;
+    private final CodeTables tables;
+    private final TiltedArray.Setting oneModule;
+    private final Map<String, TiltedArray.Pressure> pressures = new HashMap<>();
+    private final Map<List<Double>, Ballast> ballasts = new HashMap<>();
+    private final Ballast.Hold hold;
+
+    private HoldDownStage(
+            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+        this.job = job;
+        this.plan = plan;
+        this.site = site;
+        this.layout = layout;
+        this.tables = tables;
+        this.oneModule =
+                new TiltedArray.Setting(
+                        job.roof().height().si(),
+                        plan.longSideM(),
+                        plan.shortSideM(),
+                        plan.highestParapetM(),
+                        job.array().tilt().si(),
+                        job.array().module().width().si(),
+                        job.array().module().areaM2(),
+                        site.velocity().pressurePa());
+        this.hold =
+                new Ballast.Hold(
+                        job.array().tray().friction().get(job.roof().covering()),
+                        job.array().block().mass().si(),
+                        job.array().tray().mostBlocks(),
+                        job.roof().slope().si(),
+                        tables.wind().loadFactors(METHOD));
+    }
+
+    /** The tray system must list a friction for the roof's covering. */
+    public static HoldDown of(
+            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+        return new HoldDownStage(job, plan, site, layout, tables).solve();
+    }
+
+    private HoldDown solve() {
+        List<String> outside =
+                TiltedArray.outsideScope(
+                        oneModule,
+                        job.roof().slope().si(),
+                        layout.lowEdgeM(),
+                        layout.highEdgeM(),
+                        Double.POSITIVE_INFINITY);
+        List<ArrayLayout.Module> near = new ArrayList<>();
+        List<HoldDown.Demand> demands = new ArrayList<>();
+        Neighbours neighbours =
+                new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
+        double[] fromRowEnd = neighbours.fromRowEnd();
+        JoinedModules joined = new JoinedModules(layout, job.array().tray().linksRows());
+        for (ArrayLayout.Module m : layout.modules()) {
+            Coordinate[] corners = layout.corners(m);
+            if (tooNear(corners)) {
+                near.add(m);
+            }
+            demands.add(
+                    demand(
+                            m,
+                            site.zones().zone(corners),
+                            neighbours.openSides(m),
+                            fromRowEnd[m.index()],
+                            joined.size(m.index())));
+        }
+        return new HoldDown(outside, near, demands, positions(demands), hold.friction());
+    }
+
+    private boolean tooNear(Coordinate[] corners) {
+        for (RoofPlan.Edge edge : plan.edges()) {
+            double needed = TiltedArray.clearNeededM(layout.highEdgeM(), edge.parapetHeightM());
+            if (Limits.above(needed, RoofZones.toEdge(corners, edge))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private HoldDown.Demand demand(
+            ArrayLayout.Module m,
+            String zone,
+            List<Neighbours.Side> open,
+            double fromRowEnd,
+            int joined) {
+        HoldDown.OpenSide side = null;
+        boolean exposed = false;
+        for (Neighbours.Side s : open) {
+            boolean here =
+                    TiltedArray.exposed(
+                            s.toBuildingEdgeM(),
+                            s.alongRow() ? s.gapM() : 0,
+                            s.alongRow() ? 0 : s.gapM(),
+                            oneModule.meanRoofHeightM(),
+                            layout.highEdgeM());
+            if (side == null || (here && !exposed)) {
+                side = new HoldDown.OpenSide(s.name(), s.toBuildingEdgeM(), s.gapM());
+            }
+            exposed |= here;
+        }
+        boolean edgeFactor =
+                exposed
+                        && Limits.atMost(
+                                fromRowEnd, TiltedArray.EDGE_FACTOR_REACH * oneModule.chordM());
+        double area = effectiveAreaM2(joined);
+        TiltedArray.Pressure pressure =
+                pressures.computeIfAbsent(
+                        zone + edgeFactor + area,
+                        key ->
+                                TiltedArray.pressure(
+                                        oneModule.withArea(area), zone, edgeFactor, tables.wind()));
+        return new HoldDown.Demand(m, zone, side, exposed, fromRowEnd, joined, pressure);
+    }
+
+    /**
+     * The area the tray system has been shown to share load over, no more than is joined; else one
+     * module.
+     */
+    private double effectiveAreaM2(int joined) {
+        double one = job.array().module().areaM2();
+        if (job.array().tray().shared() == null) {
+            return one;
+        }
+        return Math.max(one, Math.min(job.array().tray().shared().si(), joined * one));
+    }
+
+    private List<HoldDown.Position> positions(List<HoldDown.Demand> demands) {
+        List<HoldDown.Position> positions = new ArrayList<>();
+        boolean joints = job.array().tray().positions() == TraySystem.Positions.JOINT;
+        double middle = layout.depthM() / 2;
+        for (ArrayLayout.Run run : layout.runs()) {
+            for (int i = run.firstIndex(); i <= run.lastIndex(); i++) {
+                ArrayLayout.Module m = layout.modules().get(i);
+                if (!joints) {
+                    add(
+                            positions,
+                            m.number(),
+                            m.s() + layout.alongM() / 2,
+                            m.t() + middle,
+                            List.of(new HoldDown.Share(i, 1)),
+                            demands);
+                    continue;
+                }
+                HoldDown.Share half = new HoldDown.Share(i, 0.5);
+                String number = m.row() + "-J" + m.column();
+                List<HoldDown.Share> shares =
+                        i == run.firstIndex()
+                                ? List.of(half)
+                                : List.of(new HoldDown.Share(i - 1, 0.5), half);
+                add(positions, number, m.s(), m.t() + middle, shares, demands);
+                if (i == run.lastIndex()) {
+                    add(
+                            positions,
+                            m.row() + "-J" + (m.column() + 1),
+                            m.s() + layout.alongM(),
+                            m.t() + middle,
+                            List.of(half),
+                            demands);
+                }
+            }
+        }
+        return positions;
+    }
+
+    private void add(
+            List<HoldDown.Position> positions,
+            String number,
+            double s,
+            double t,
+            List<HoldDown.Share> shares,
+            List<HoldDown.Demand> demands) {
+        double area = job.array().module().areaM2();
+        double upliftN = 0;
+        double dragN = 0;
+        double massKg = 0;
+        for (HoldDown.Share share : shares) {
+            TiltedArray.Pressure p = demands.get(share.module()).pressure();
+            upliftN += share.part() * p.upliftVerticalPa() * area;
+            dragN += share.part() * p.upliftAlongPa() * area;
+            massKg +=
+                    share.part()
+                            * (job.array().module().mass().si()
+                                    + job.array().tray().rackingMass().si());
+        }
+        Ballast.Demand demand = new Ballast.Demand(upliftN, dragN, massKg);
+        Ballast ballast =
+                ballasts.computeIfAbsent(
+                        List.of(upliftN, dragN, massKg), key -> Ballast.of(demand, hold));
+        positions.add(new HoldDown.Position(positions.size(), number, s, t, shares, ballast));
+    }
+}

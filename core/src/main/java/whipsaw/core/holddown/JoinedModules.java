@@ -1,0 +1,66 @@
+package whipsaw.core.holddown;
+
+import java.util.HashMap;
+import java.util.Map;
+import whipsaw.core.array.ArrayLayout;
+
+/**
+ * Groups of modules whose trays are joined: along the row, and across rows where the system links
+ * them.
+ */
+final class JoinedModules {
+    private final int[] parent;
+    private final int[] count;
+
+    JoinedModules(ArrayLayout layout, boolean linksRows) {
+        int n = layout.modules().size();
+        parent = new int[n];
+        count = new int[n];
+        for (int i = 0; i < n; i++) {
+            parent[i] = i;
+            count[i] = 1;
+        }
+        Map<Long, Integer> byPlace = new HashMap<>();
+        for (ArrayLayout.Module m : layout.modules()) {
+            byPlace.put(place(m.row(), m.column()), m.index());
+        }
+        for (ArrayLayout.Module m : layout.modules()) {
+            join(m.index(), byPlace.get(place(m.row(), m.column() + 1)));
+            if (linksRows && !layout.walkwaysAfter().contains(m.row())) {
+                join(m.index(), byPlace.get(place(m.row() + 1, m.column())));
+            }
+        }
+    }
+
+    private static long place(int row, int column) {
+        return ((long) row << 32) | column;
+    }
+
+    private int root(int i) {
+        int r = i;
+        while (parent[r] != r) {
+            parent[r] = parent[parent[r]];
+            r = parent[r];
+        }
+        return r;
+    }
+
+    private void join(int a, Integer b) {
+        if (b == null) {
+            return;
+        }
+        int ra = root(a);
+        int rb = root(b);
+        if (ra != rb) {
+            int small = count[ra] < count[rb] ? ra : rb;
+            int large = small == ra ? rb : ra;
+            parent[small] = large;
+            count[large] += count[small];
+        }
+    }
+
+    /** Modules in the group of a module. */
+    int size(int module) {
+        return count[root(module)];
+    }
+}

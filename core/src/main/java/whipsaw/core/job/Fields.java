@@ -1,0 +1,61 @@
+package whipsaw.core.job;
+
+import whipsaw.core.units.Dimension;
+
+/** The dimension fields of a job and of catalogue entries with their allowed ranges, in SI. */
+final class Fields {
+    private Fields() {}
+
+    static final Field EDGE = of("Edge length", Dimension.ROOF_LENGTH, 0.3, 1000);
+    static final Field COORDINATE = of("Coordinate", Dimension.ROOF_LENGTH, -2000, 2000);
+    static final Field UP_AZIMUTH = of("Azimuth of the top of the sheet", Dimension.ANGLE, 0, 360);
+    static final Field ROOF_HEIGHT = of("Mean roof height", Dimension.ROOF_LENGTH, 2, 60);
+    static final Field ROOF_SLOPE = of("Fall of the roof", Dimension.ANGLE, 0, 7);
+    static final Field PARAPET_HEIGHT = of("Parapet height", Dimension.ROOF_LENGTH, 0, 4);
+    static final Field PARAPET_THICKNESS = of("Parapet thickness", Dimension.PART_LENGTH, 0, 1.5);
+    static final Field ALLOWANCE = of("Allowance for added load", Dimension.LOAD, 20, 10_000);
+    static final Field BAY = of("Bay spacing", Dimension.ROOF_LENGTH, 1, 60);
+    static final Field SIDE = of("Obstruction side", Dimension.ROOF_LENGTH, 0.02, 200);
+    static final Field OBSTRUCTION_HEIGHT = of("Obstruction height", Dimension.ROOF_LENGTH, 0, 30);
+    static final Field CLEAR = of("Clear distance", Dimension.ROOF_LENGTH, 0, 30);
+
+    static final Field LATITUDE = of("Latitude", Dimension.ANGLE, -66, 66);
+    static final Field LONGITUDE = of("Longitude", Dimension.ANGLE, -180, 180);
+    static final Field WIND = of("Basic wind speed", Dimension.SPEED, 25, 120);
+    static final Field ELEVATION = of("Ground elevation", Dimension.ROOF_LENGTH, -450, 5000);
+    static final Field SNOW = of("Ground snow load", Dimension.LOAD, 0, 25_000);
+    static final Field RECORD_LOW = of("Record low temperature", Dimension.TEMPERATURE, -60, 25);
+    static final Field DESIGN_HIGH = of("Design high temperature", Dimension.TEMPERATURE, 10, 55);
+
+    static final Field TILT = of("Tilt", Dimension.ANGLE, 0, 35);
+    static final Field GAP = of("Row gap", Dimension.PART_LENGTH, 0, 5);
+    static final Field FACING = of("Azimuth the rows face", Dimension.ANGLE, 0, 360);
+    static final Field SETBACK = of("Set-back", Dimension.ROOF_LENGTH, 0, 30);
+    static final Field WALKWAY = of("Walkway width", Dimension.ROOF_LENGTH, 0.3, 10);
+    static final Field SHIFT = of("Shift of the array", Dimension.ROOF_LENGTH, -20, 20);
+
+    static final Field SYSTEM_LIMIT = of("DC system limit", Dimension.VOLTAGE, 100, 1500);
+    static final Field LEG = of("Vertical leg", Dimension.ROOF_LENGTH, 0, 200);
+    static final Field ABOVE_ROOF = of("Raceway above the roof", Dimension.PART_LENGTH, 0, 2);
+
+    static final Field MODULE_SIDE = of("Module side", Dimension.PART_LENGTH, 0.3, 3);
+    static final Field MODULE_MASS = of("Module mass", Dimension.MASS, 3, 60);
+    static final Field MODULE_POWER = of("Module power", Dimension.MODULE_POWER, 30, 1000);
+    static final Field MODULE_VOLTAGE = of("Module voltage", Dimension.VOLTAGE, 5, 200);
+    static final Field MODULE_CURRENT = of("Module current", Dimension.CURRENT, 0.5, 30);
+    static final Field COEFFICIENT =
+            of("Temperature coefficient", Dimension.PER_CENT_PER_DEGREE, -1, 0);
+    static final Field BLOCK_MASS = of("Block mass", Dimension.MASS, 2, 60);
+    static final Field BLOCK_SIDE = of("Block side", Dimension.PART_LENGTH, 0.03, 1.2);
+    static final Field MODULE_GAP = of("Gap between modules", Dimension.PART_LENGTH, 0.006, 0.2);
+    static final Field LOW_EDGE = of("Lower edge above the roof", Dimension.PART_LENGTH, 0.02, 1);
+    static final Field RACKING_MASS = of("Racking mass per module", Dimension.MASS, 0.5, 60);
+    static final Field SHARED_AREA = of("Shared area", Dimension.AREA, 0.5, 1000);
+    static final Field INVERTER_POWER = of("Inverter power", Dimension.POWER, 500, 500_000);
+    static final Field INVERTER_VOLTAGE = of("Inverter voltage", Dimension.VOLTAGE, 50, 1500);
+    static final Field INVERTER_CURRENT = of("Inverter current", Dimension.CURRENT, 1, 500);
+
+    private static Field of(String label, Dimension dimension, double least, double most) {
+        return new Field(label, dimension, least, most);
+    }
+}

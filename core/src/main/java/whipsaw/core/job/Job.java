@@ -1,0 +1,199 @@
+package whipsaw.core.job;
+
+import java.time.LocalDate;
+import java.util.List;
+import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.InverterType;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.UnitSystem;
+
+/** All inputs of a job. Immutable; a design follows from it and from the code tables alone. */
+public record Job(Project project, Roof roof, Site site, ArrayChoice array, Electrical electrical) {
+
+    /** Version of the document this class is written as. */
+    public static final int SCHEMA = 1;
+
+    /** Coverings a roof can have. */
+    public static final List<String> COVERINGS =
+            List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
+
+    /** Who and where. */
+    public record Project(String name, String place, String preparedBy, UnitSystem units) {}
+
+    /**
+     * The roof as surveyed.
+     *
+     * @param upAzimuth azimuth from true north of the top of the sheet
+     * @param height mean roof height above ground
+     * @param slope fall of the roof, in any direction
+     * @param allowance what it may carry in addition; null when nobody has said
+     * @param bays structural grid; null when not known
+     */
+    public record Roof(
+            Outline outline,
+            Measure upAzimuth,
+            Measure height,
+            Measure slope,
+            List<Parapet> parapets,
+            String covering,
+            Allowance allowance,
+            Bays bays,
+            List<Obstruction> obstructions) {
+        public Roof {
+            parapets = List.copyOf(parapets);
+            obstructions = List.copyOf(obstructions);
+        }
+    }
+
+    /** The building's outer edge, or the inner faces of its parapets when those were taped. */
+    public sealed interface Outline permits Taped, Drawn {}
+
+    /** A tape survey in walking order. */
+    public record Taped(boolean insideFace, List<TapedLeg> legs) implements Outline {
+        public Taped {
+            legs = List.copyOf(legs);
+        }
+    }
+
+    /**
+     * @param turnDeg change of heading at the end of the edge, left positive
+     */
+    public record TapedLeg(Measure length, double turnDeg) {}
+
+    /** Corners on the plan. */
+    public record Drawn(List<Corner> corners) implements Outline {
+        public Drawn {
+            corners = List.copyOf(corners);
+        }
+    }
+
+    /** A point on the plan: x to the right, y to the top of the sheet. */
+    public record Corner(Measure x, Measure y) {}
+
+    /**
+     * @param edge number of the edge, from 1 in the order of the outline
+     */
+    public record Parapet(int edge, Measure height, Measure thickness) {}
+
+    /** What the roof may carry in addition, with who said so. */
+    public record Allowance(Measure load, String givenBy, LocalDate date) {}
+
+    /** Grid lines parallel to the sheet, starting at the least x and y of the outline. */
+    public record Bays(Measure alongX, Measure alongY) {}
+
+    /**
+     * A rectangle parallel to the sheet.
+     *
+     * @param x of its left side
+     * @param y of its lower side
+     * @param clear distance to be kept to modules
+     */
+    public record Obstruction(
+            String id,
+            String name,
+            Measure x,
+            Measure y,
+            Measure width,
+            Measure depth,
+            Measure height,
+            Measure clear) {}
+
+    /**
+     * @param wind basic wind speed: 3-second gust, strength level, for the risk category
+     * @param snow ground snow load
+     */
+    public record Site(
+            Measure latitude,
+            Measure longitude,
+            Measure wind,
+            String riskCategory,
+            String exposure,
+            double kzt,
+            Measure elevation,
+            Measure snow,
+            Measure recordLow,
+            Measure designHigh) {}
+
+    /**
+     * @param gap null takes the smallest setting that is shade-free in the window
+     * @param setback null takes the common rule
+     * @param walkway null for none
+     * @param windowFrom start of the shade-free window on the shortest day, true solar hour
+     * @param removed places of modules taken out by hand
+     */
+    public record ArrayChoice(
+            TraySystem tray,
+            ModuleType module,
+            BlockType block,
+            Measure tilt,
+            Measure gap,
+            Facing facing,
+            Measure setback,
+            Walkway walkway,
+            double windowFrom,
+            double windowTo,
+            Measure shiftAlong,
+            Measure shiftAcross,
+            List<Corner> removed) {
+        public ArrayChoice {
+            removed = List.copyOf(removed);
+        }
+    }
+
+    /** Which way the low edges look. */
+    public sealed interface Facing permits ToAzimuth, ToEdge {}
+
+    /** Rows face an azimuth from true north. */
+    public record ToAzimuth(Measure azimuth) implements Facing {}
+
+    /**
+     * @param edge number of the roof edge that the rows are parallel to and face
+     */
+    public record ToEdge(int edge) implements Facing {}
+
+    /**
+     * @param every rows between walkways
+     * @param first rows in front of the first walkway
+     */
+    public record Walkway(int every, int first, Measure width) {}
+
+    /**
+     * @param dcAcMost limit of DC power over AC rating
+     * @param cellRiseC cell above ambient
+     * @param run AC run from the inverters to the point of connection
+     */
+    public record Electrical(
+            InverterType inverter,
+            double dcAcMost,
+            Measure systemLimit,
+            double cellRiseC,
+            AcRun run) {}
+
+    /**
+     * @param points on the plan; the first is where the inverters stand
+     * @param legs vertical legs
+     * @param slackPct added to the length
+     */
+    public record AcRun(
+            List<Corner> points,
+            List<VerticalLeg> legs,
+            double slackPct,
+            String material,
+            String insulation,
+            String raceway,
+            int terminalC,
+            boolean inSun,
+            Measure aboveRoof,
+            double dropLimitPct,
+            double powerFactor) {
+        public AcRun {
+            points = List.copyOf(points);
+            legs = List.copyOf(legs);
+        }
+    }
+
+    /** A rise or drop of the run. */
+    public record VerticalLeg(String name, Measure length) {}
+}

@@ -1,0 +1,301 @@
+package whipsaw.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.catalogue.InverterType;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Quantity;
+
+/**
+ * Writes a job as a document. Each dimension is written with the typed text and the exact SI value
+ * beside it; reading the document back gives an equal job.
+ */
+public final class JobWriter {
+    private JobWriter() {}
+
+    public static Map<String, Object> write(Job job) {
+        Tree doc = new Tree().put("schema", Job.SCHEMA);
+        doc.put(
+                "project",
+                new Tree()
+                        .put("name", job.project().name())
+                        .put("place", job.project().place())
+                        .put("preparedBy", job.project().preparedBy())
+                        .put("units", job.project().units().key())
+                        .map);
+        doc.put("roof", roof(job.roof()));
+        doc.put("site", site(job.site()));
+        doc.put("array", array(job.array()));
+        doc.put("electrical", electrical(job.electrical()));
+        return doc.map;
+    }
+
+    /** A map being filled; null values are left out. */
+    private static final class Tree {
+        final Map<String, Object> map = new LinkedHashMap<>();
+
+        Tree put(String key, Object value) {
+            if (value != null) {
+                map.put(key, value);
+            }
+            return this;
+        }
+
+        Tree length(String key, Measure m) {
+            return measure(key, m, Quantity.LENGTH);
+        }
+
+        Tree measure(String key, Measure m, Quantity quantity) {
+            return put(key, m == null ? null : JobWriter.measure(m, quantity));
+        }
+    }
+
+    private static Map<String, Object> measure(Measure m, Quantity quantity) {
+        return new Tree().put("typed", m.typed()).put(quantity.siKey(), m.si()).map;
+    }
+
+    private static <T> List<Object> list(List<T> items, Function<T, Object> writer) {
+        List<Object> result = new ArrayList<>();
+        items.forEach(item -> result.add(writer.apply(item)));
+        return result;
+    }
+
+    private static Object corner(Job.Corner c) {
+        return new Tree().length("x", c.x()).length("y", c.y()).map;
+    }
+
+    private static Object roof(Job.Roof roof) {
+        Tree doc = new Tree().put("outline", outline(roof.outline()));
+        doc.measure("upAzimuth", roof.upAzimuth(), Quantity.ANGLE)
+                .length("height", roof.height())
+                .measure("slope", roof.slope(), Quantity.ANGLE)
+                .put("covering", roof.covering());
+        doc.put(
+                "parapets",
+                list(
+                        roof.parapets(),
+                        p ->
+                                new Tree()
+                                        .put("edge", p.edge())
+                                        .length("height", p.height())
+                                        .length("thickness", p.thickness())
+                                        .map));
+        if (roof.allowance() != null) {
+            doc.put(
+                    "allowance",
+                    new Tree()
+                            .measure("load", roof.allowance().load(), Quantity.PRESSURE)
+                            .put("givenBy", roof.allowance().givenBy())
+                            .put("date", roof.allowance().date().toString())
+                            .map);
+        }
+        if (roof.bays() != null) {
+            doc.put(
+                    "bays",
+                    new Tree()
+                            .length("alongX", roof.bays().alongX())
+                            .length("alongY", roof.bays().alongY())
+                            .map);
+        }
+        return doc.put("obstructions", list(roof.obstructions(), JobWriter::obstruction)).map;
+    }
+
+    private static Object obstruction(Job.Obstruction o) {
+        return new Tree()
+                .put("id", o.id())
+                .put("name", o.name())
+                .length("x", o.x())
+                .length("y", o.y())
+                .length("width", o.width())
+                .length("depth", o.depth())
+                .length("height", o.height())
+                .length("clear", o.clear())
+                .map;
+    }
+
+    private static Object outline(Job.Outline outline) {
+        if (outline instanceof Job.Taped taped) {
+            return new Tree()
+                    .put("kind", "taped")
+                    .put("face", taped.insideFace() ? "inside" : "outside")
+                    .put(
+                            "legs",
+                            list(
+                                    taped.legs(),
+                                    leg ->
+                                            new Tree()
+                                                    .length("length", leg.length())
+                                                    .put("turnDeg", leg.turnDeg())
+                                                    .map))
+                    .map;
+        }
+        Job.Drawn drawn = (Job.Drawn) outline;
+        return new Tree()
+                .put("kind", "drawn")
+                .put("corners", list(drawn.corners(), JobWriter::corner))
+                .map;
+    }
+
+    private static Object site(Job.Site site) {
+        return new Tree()
+                .measure("latitude", site.latitude(), Quantity.ANGLE)
+                .measure("longitude", site.longitude(), Quantity.ANGLE)
+                .measure("wind", site.wind(), Quantity.SPEED)
+                .put("riskCategory", site.riskCategory())
+                .put("exposure", site.exposure())
+                .put("kzt", site.kzt())
+                .length("elevation", site.elevation())
+                .measure("snow", site.snow(), Quantity.PRESSURE)
+                .measure("recordLow", site.recordLow(), Quantity.TEMPERATURE)
+                .measure("designHigh", site.designHigh(), Quantity.TEMPERATURE)
+                .map;
+    }
+
+    private static Object array(Job.ArrayChoice a) {
+        Tree doc =
+                new Tree()
+                        .put("tray", tray(a.tray()))
+                        .put("module", module(a.module()))
+                        .put("block", block(a.block()))
+                        .measure("tilt", a.tilt(), Quantity.ANGLE)
+                        .length("gap", a.gap());
+        doc.put(
+                "facing",
+                a.facing() instanceof Job.ToEdge edge
+                        ? new Tree().put("edge", edge.edge()).map
+                        : new Tree()
+                                .measure(
+                                        "azimuth",
+                                        ((Job.ToAzimuth) a.facing()).azimuth(),
+                                        Quantity.ANGLE)
+                                .map);
+        doc.length("setback", a.setback());
+        if (a.walkway() != null) {
+            doc.put(
+                    "walkway",
+                    new Tree()
+                            .put("every", a.walkway().every())
+                            .put("first", a.walkway().first())
+                            .length("width", a.walkway().width())
+                            .map);
+        }
+        return doc.put("windowFrom", a.windowFrom())
+                .put("windowTo", a.windowTo())
+                .length("shiftAlong", a.shiftAlong())
+                .length("shiftAcross", a.shiftAcross())
+                .put("removed", list(a.removed(), JobWriter::corner))
+                .map;
+    }
+
+    private static Tree info(CatalogueInfo info) {
+        return new Tree()
+                .put("code", info.code())
+                .put("edition", info.edition())
+                .put("maker", info.maker())
+                .put("name", info.name())
+                .put("source", info.source())
+                .put("status", info.status().name().toLowerCase(Locale.ROOT));
+    }
+
+    private static Object tray(TraySystem t) {
+        Map<String, Object> friction = new LinkedHashMap<>();
+        Job.COVERINGS.stream()
+                .filter(t.friction()::containsKey)
+                .forEach(covering -> friction.put(covering, t.friction().get(covering)));
+        return info(t.info())
+                .put("tilts", list(t.tilts(), m -> measure(m, Quantity.ANGLE)))
+                .put("gaps", list(t.gaps(), m -> measure(m, Quantity.LENGTH)))
+                .length("moduleGap", t.moduleGap())
+                .length("lowEdge", t.lowEdge())
+                .measure("rackingMass", t.rackingMass(), Quantity.MASS)
+                .put("positions", t.positions().key())
+                .put("mostBlocks", t.mostBlocks())
+                .measure("shared", t.shared(), Quantity.AREA)
+                .put("sharedReport", t.sharedReport())
+                .put("linksRows", t.linksRows())
+                .put("shortestRow", t.shortestRow())
+                .put("friction", friction)
+                .map;
+    }
+
+    private static Object module(ModuleType m) {
+        return info(m.info())
+                .measure("power", m.power(), Quantity.POWER)
+                .length("length", m.length())
+                .length("width", m.width())
+                .measure("mass", m.mass(), Quantity.MASS)
+                .measure("voc", m.voc(), Quantity.VOLTAGE)
+                .measure("vmp", m.vmp(), Quantity.VOLTAGE)
+                .measure("isc", m.isc(), Quantity.CURRENT)
+                .measure("imp", m.imp(), Quantity.CURRENT)
+                .measure("vocCoefficient", m.vocCoefficient(), Quantity.PER_CENT_PER_DEGREE)
+                .measure("vmpCoefficient", m.vmpCoefficient(), Quantity.PER_CENT_PER_DEGREE)
+                .measure("largestFuse", m.largestFuse(), Quantity.CURRENT)
+                .map;
+    }
+
+    private static Object block(BlockType b) {
+        return info(b.info())
+                .measure("mass", b.mass(), Quantity.MASS)
+                .length("length", b.length())
+                .length("width", b.width())
+                .length("height", b.height())
+                .map;
+    }
+
+    private static Object electrical(Job.Electrical e) {
+        InverterType i = e.inverter();
+        return new Tree()
+                .put(
+                        "inverter",
+                        info(i.info())
+                                .measure("power", i.power(), Quantity.POWER)
+                                .measure("lineVoltage", i.lineVoltage(), Quantity.VOLTAGE)
+                                .measure("highestInput", i.highestInput(), Quantity.VOLTAGE)
+                                .measure("trackerLowest", i.trackerLowest(), Quantity.VOLTAGE)
+                                .put("trackers", i.trackers())
+                                .put("stringsPerTracker", i.stringsPerTracker())
+                                .measure(
+                                        "trackerShortCircuit",
+                                        i.trackerShortCircuit(),
+                                        Quantity.CURRENT)
+                                .map)
+                .put("dcAcMost", e.dcAcMost())
+                .measure("systemLimit", e.systemLimit(), Quantity.VOLTAGE)
+                .put("cellRiseC", e.cellRiseC())
+                .put("run", run(e.run()))
+                .map;
+    }
+
+    private static Object run(Job.AcRun run) {
+        return new Tree()
+                .put("points", list(run.points(), JobWriter::corner))
+                .put(
+                        "legs",
+                        list(
+                                run.legs(),
+                                leg ->
+                                        new Tree()
+                                                .put("name", leg.name())
+                                                .length("length", leg.length())
+                                                .map))
+                .put("slackPct", run.slackPct())
+                .put("material", run.material())
+                .put("insulation", run.insulation())
+                .put("raceway", run.raceway())
+                .put("terminals", run.terminalC() + " C")
+                .put("inSun", run.inSun())
+                .length("aboveRoof", run.aboveRoof())
+                .put("dropLimitPct", run.dropLimitPct())
+                .put("powerFactor", run.powerFactor())
+                .map;
+    }
+}

@@ -1,0 +1,150 @@
+package whipsaw.core.roof;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.locationtech.jts.algorithm.RobustLineIntersector;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Problem;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** What a roof has to satisfy before anything can be computed on it. */
+public final class OutlineRules {
+    private static final double LEAST_AREA_M2 = 4;
+    private static final double WORST_CLOSURE = 20;
+    private static final double TOUCH_M = 1e-6;
+    private static final String OUTLINE = "$.roof.outline";
+
+    private OutlineRules() {}
+
+    /** All problems of a roof; empty when it can be used. */
+    public static List<Problem> check(Job.Roof roof, UnitSystem units) {
+        List<Problem> problems = new ArrayList<>();
+        OutlineShape shape = OutlineShape.of(roof);
+        Traverse tape = shape.tape();
+        if (tape != null && tape.closureM() * WORST_CLOSURE > tape.perimeterM()) {
+            problems.add(
+                    new Problem(
+                            OUTLINE + ".legs",
+                            "Tape survey",
+                            Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
+                            "is the closing gap, more than 1 in "
+                                    + Show.number(WORST_CLOSURE, 0)
+                                    + " of the perimeter: an edge or a turn is missing or wrong"));
+            return problems;
+        }
+        String crossing = crossing(shape.corners());
+        if (crossing != null) {
+            problems.add(
+                    new Problem(
+                            OUTLINE,
+                            "Outline",
+                            crossing,
+                            "cross or touch: an outline must not meet itself; check the order of the corners"));
+            return problems;
+        }
+        double area = Math.abs(RoofPlan.signedArea(shape.corners()));
+        if (area < LEAST_AREA_M2) {
+            problems.add(
+                    new Problem(
+                            OUTLINE,
+                            "Outline",
+                            Show.both(units, Dimension.AREA, area),
+                            "is its area: a roof has at least "
+                                    + Show.both(units, Dimension.AREA, LEAST_AREA_M2)));
+            return problems;
+        }
+        parapets(roof, shape.corners().size(), problems);
+        obstructions(roof, RoofPlan.polygon(shape.corners()), units, problems);
+        return problems;
+    }
+
+    /** Names of two edges that meet where they should not, or null. */
+    private static String crossing(List<Coordinate> corners) {
+        int n = corners.size();
+        RobustLineIntersector lines = new RobustLineIntersector();
+        for (int i = 0; i < n; i++) {
+            Coordinate a = corners.get(i);
+            Coordinate b = corners.get((i + 1) % n);
+            if (a.distance(b) < TOUCH_M) {
+                return "edge " + (i + 1) + " without length";
+            }
+            for (int j = i + 1; j < n; j++) {
+                Coordinate c = corners.get(j);
+                Coordinate d = corners.get((j + 1) % n);
+                lines.computeIntersection(a, b, c, d);
+                boolean neighbours = j == i + 1 || (i == 0 && j == n - 1);
+                boolean foldsBack =
+                        neighbours && lines.getIntersectionNum() > 1; // one edge lies on the other
+                if (lines.hasIntersection() && (!neighbours || foldsBack)) {
+                    return "edges " + (i + 1) + " and " + (j + 1);
+                }
+            }
+        }
+        return null;
+    }
+
+    private static void parapets(Job.Roof roof, int edges, List<Problem> problems) {
+        Set<Integer> seen = new HashSet<>();
+        for (int i = 0; i < roof.parapets().size(); i++) {
+            int edge = roof.parapets().get(i).edge();
+            String path = "$.roof.parapets[" + i + "].edge";
+            if (edge > edges) {
+                problems.add(
+                        new Problem(
+                                path,
+                                "Parapet on edge",
+                                String.valueOf(edge),
+                                "is not there: the outline has edges 1 to " + edges));
+            } else if (!seen.add(edge)) {
+                problems.add(
+                        new Problem(
+                                path,
+                                "Parapet on edge",
+                                String.valueOf(edge),
+                                "is given twice: one parapet per edge"));
+            }
+        }
+    }
+
+    private static void obstructions(
+            Job.Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
+        Set<String> ids = new HashSet<>();
+        Polygon tolerant = (Polygon) outline.buffer(TOUCH_M);
+        for (int i = 0; i < roof.obstructions().size(); i++) {
+            Job.Obstruction o = roof.obstructions().get(i);
+            if (!ids.add(o.id())) {
+                problems.add(
+                        new Problem(
+                                "$.roof.obstructions[" + i + "].id",
+                                "Id",
+                                o.id(),
+                                "is used twice: give each obstruction its own"));
+            }
+            if (!tolerant.covers(RoofPlan.rectangle(o))) {
+                Envelope box = outline.getEnvelopeInternal();
+                problems.add(
+                        new Problem(
+                                "$.roof.obstructions[" + i + "].x",
+                                o.name(),
+                                o.x().typed() + ", " + o.y().typed(),
+                                "does not lie wholly on the roof, which spans x "
+                                        + span(units, box.getMinX(), box.getMaxX())
+                                        + " and y "
+                                        + span(units, box.getMinY(), box.getMaxY())));
+            }
+        }
+    }
+
+    private static String span(UnitSystem units, double from, double to) {
+        return Show.in(units, Dimension.ROOF_LENGTH, from)
+                + " to "
+                + Show.in(units, Dimension.ROOF_LENGTH, to);
+    }
+}

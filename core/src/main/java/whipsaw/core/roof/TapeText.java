@@ -1,0 +1,92 @@
+package whipsaw.core.roof;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Problem;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Quantity;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitText;
+import whipsaw.core.units.UnitTextException;
+
+/**
+ * Reads a tape survey as it is called out: one edge a line, its length and the turn at its end,
+ * {@code 42' 7 1/2", left} or {@code 13.1 m right 88.5}. A turn without an angle is 90 deg.
+ */
+public final class TapeText {
+    private static final Pattern LINE =
+            Pattern.compile(
+                    "(.+?)[\\s,;]+(left|right|l|r)\\b[\\s,;]*([0-9.]+)?\\s*(?:deg|\u00b0)?",
+                    Pattern.CASE_INSENSITIVE);
+
+    private TapeText() {}
+
+    /**
+     * What was read so far.
+     *
+     * @param problems one per line that cannot be read, with the line number in the path
+     */
+    public record Reading(List<Job.TapedLeg> legs, List<Problem> problems) {}
+
+    /**
+     * @param bare unit of a bare number
+     */
+    public static Reading read(String text, Unit bare) {
+        List<Job.TapedLeg> legs = new ArrayList<>();
+        List<Problem> problems = new ArrayList<>();
+        String[] lines = text.split("\\R");
+        for (int i = 0; i < lines.length; i++) {
+            String line = lines[i].strip();
+            if (line.isEmpty()) {
+                continue;
+            }
+            Matcher m = LINE.matcher(line);
+            if (!m.matches()) {
+                problems.add(
+                        problem(
+                                i,
+                                line,
+                                "has no turn: write the length, then left or right, as in 42' 7 1/2\", left"));
+                continue;
+            }
+            try {
+                Measure length = UnitText.parse(m.group(1), Quantity.LENGTH, bare);
+                double angle = m.group(3) == null ? 90 : Double.parseDouble(m.group(3));
+                if (!(length.si() > 0) || length.si() > 1000) {
+                    problems.add(problem(i, line, "has a length outside 0 to 1000 m (3280 ft)"));
+                } else if (!(angle > 0 && angle < 180)) {
+                    problems.add(problem(i, line, "has a turn outside 0 to 180 deg"));
+                } else {
+                    boolean left = Character.toLowerCase(m.group(2).charAt(0)) == 'l';
+                    legs.add(new Job.TapedLeg(length, left ? angle : -angle));
+                }
+            } catch (UnitTextException e) {
+                problems.add(problem(i, line, e.getMessage()));
+            } catch (NumberFormatException e) {
+                problems.add(problem(i, line, "has an angle that is no number"));
+            }
+        }
+        return new Reading(legs, problems);
+    }
+
+    private static Problem problem(int line, String value, String message) {
+        return new Problem("line " + (line + 1), "Line " + (line + 1), value, message);
+    }
+
+    /** The survey as it would be called out, for editing it again. */
+    public static String write(Job.Taped taped) {
+        StringBuilder text = new StringBuilder();
+        for (Job.TapedLeg leg : taped.legs()) {
+            double angle = Math.abs(leg.turnDeg());
+            text.append(leg.length().typed())
+                    .append(", ")
+                    .append(leg.turnDeg() > 0 ? "left" : "right")
+                    .append(angle == 90 ? "" : " " + angle)
+                    .append('\n');
+        }
+        return text.toString();
+    }
+}

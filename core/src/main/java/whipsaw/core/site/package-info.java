@@ -1,0 +1,2 @@
+/** What the place does to the roof: velocity pressure and wind zones. */
+package whipsaw.core.site;

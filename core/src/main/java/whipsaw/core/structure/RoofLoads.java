@@ -1,0 +1,116 @@
+package whipsaw.core.structure;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+
+/**
+ * What the array adds to the roof.
+ *
+ * @param moduleKg all modules
+ * @param rackingKg all racking
+ * @param ballastKg all blocks
+ * @param footprint average over the outline of the array, row gaps included
+ * @param bays average over each bay; empty without a grid
+ * @param worstBay the bay with the highest average, or null
+ */
+public record RoofLoads(
+        double moduleKg,
+        double rackingKg,
+        double ballastKg,
+        RoofReserve footprint,
+        List<BayLoad> bays,
+        BayLoad worstBay) {
+
+    /** Load of one bay. */
+    public record BayLoad(RoofPlan.Bay bay, RoofReserve load) {}
+
+    public double totalKg() {
+        return moduleKg + rackingKg + ballastKg;
+    }
+
+    public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown) {
+        double moduleKg = job.array().module().mass().si();
+        double rackingKg = job.array().tray().rackingMass().si();
+        double allowance =
+                job.roof().allowance() == null ? Double.NaN : job.roof().allowance().load().si();
+        int count = layout.modules().size();
+        double ballastKg = holdDown.ballastKg();
+        double total = count * (moduleKg + rackingKg) + ballastKg;
+        RoofReserve footprint = RoofReserve.of(total, layout.footprintM2(), allowance);
+
+        double[] inBay = new double[plan.bays().size()];
+        double[] perModule = new double[count];
+        for (int i = 0; i < count; i++) {
+            perModule[i] = moduleKg + rackingKg;
+        }
+        for (HoldDown.Position p : holdDown.positions()) {
+            double parts = p.shares().stream().mapToDouble(HoldDown.Share::part).sum();
+            for (HoldDown.Share share : p.shares()) {
+                perModule[share.module()] += p.ballast().placedKg() * share.part() / parts;
+            }
+        }
+        if (!plan.bays().isEmpty()) {
+            for (ArrayLayout.Module m : layout.modules()) {
+                spread(perModule[m.index()], layout.corners(m), plan, inBay);
+            }
+        }
+        List<BayLoad> bays = new ArrayList<>();
+        BayLoad worst = null;
+        for (int i = 0; i < inBay.length; i++) {
+            RoofPlan.Bay bay = plan.bays().get(i);
+            BayLoad load = new BayLoad(bay, RoofReserve.of(inBay[i], bay.areaM2(), allowance));
+            bays.add(load);
+            if (worst == null || load.load().loadPa() > worst.load().loadPa()) {
+                worst = load;
+            }
+        }
+        return new RoofLoads(
+                count * moduleKg, count * rackingKg, ballastKg, footprint, bays, worst);
+    }
+
+    /** Adds a mass to the bays in proportion to the part of a rectangle in each. */
+    private static void spread(double massKg, Coordinate[] corners, RoofPlan plan, double[] inBay) {
+        Envelope first = plan.bays().get(0).cell();
+        int columns = columns(plan);
+        Envelope box = new Envelope();
+        for (Coordinate c : corners) {
+            box.expandToInclude(c);
+        }
+        int rows = inBay.length / columns;
+        int c0 = index(box.getMinX() - first.getMinX(), first.getWidth(), columns);
+        int c1 = index(box.getMaxX() - first.getMinX(), first.getWidth(), columns);
+        int r0 = index(box.getMinY() - first.getMinY(), first.getHeight(), rows);
+        int r1 = index(box.getMaxY() - first.getMinY(), first.getHeight(), rows);
+        if (c0 == c1 && r0 == r1) {
+            inBay[r0 * columns + c0] += massKg;
+            return;
+        }
+        double whole = ConvexClip.area(corners);
+        for (int r = r0; r <= r1; r++) {
+            for (int c = c0; c <= c1; c++) {
+                int i = r * columns + c;
+                inBay[i] +=
+                        massKg * ConvexClip.areaInside(corners, plan.bays().get(i).cell()) / whole;
+            }
+        }
+    }
+
+    private static int columns(RoofPlan plan) {
+        double y = plan.bays().get(0).cell().getMinY();
+        int columns = 0;
+        while (columns < plan.bays().size() && plan.bays().get(columns).cell().getMinY() == y) {
+            columns++;
+        }
+        return columns;
+    }
+
+    private static int index(double offset, double size, int count) {
+        return Math.min(count - 1, Math.max(0, (int) Math.floor(offset / size)));
+    }
+}

@@ -107,8 +107,8 @@ public final class JobReader {
             parapets.add(
                     new Job.Parapet(
                             p.whole("edge", "Edge", 1, MOST_CORNERS),
-                            p.measure("height", Fields.PARAPET_HEIGHT),
-                            p.measure("thickness", Fields.PARAPET_THICKNESS)));
+                            orZero(p.measureOrNull("height", Fields.PARAPET_HEIGHT)),
+                            orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS))));
             p.done();
         }
         List<Job.Obstruction> obstructions = new ArrayList<>();
@@ -253,14 +253,13 @@ public final class JobReader {
                 walkway,
                 from,
                 to,
-                shift(doc, "shiftAlong"),
-                shift(doc, "shiftAcross"),
+                orZero(doc.measureOrNull("shiftAlong", Fields.SHIFT)),
+                orZero(doc.measureOrNull("shiftAcross", Fields.SHIFT)),
                 corners(doc, "removed", "Modules taken out", 20_000));
     }
 
-    private static Measure shift(Doc doc, String key) {
-        Measure shift = doc.measureOrNull(key, Fields.SHIFT);
-        return shift == null ? new Measure(0, "0 m", false) : shift;
+    private static Measure orZero(Measure measure) {
+        return measure == null ? new Measure(0, "0 m", false) : measure;
     }
 
     private static Job.Electrical electrical(Doc doc) {

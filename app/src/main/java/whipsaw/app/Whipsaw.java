@@ -1,0 +1,25 @@
+package whipsaw.app;
+
+import java.util.Arrays;
+import whipsaw.app.command.CalcCommand;
+import whipsaw.app.command.ServeCommand;
+import whipsaw.app.command.SolveCommand;
+
+/** The command line: {@code serve}, {@code demo}, {@code solve} and {@code calc}. */
+public final class Whipsaw {
+    private Whipsaw() {}
+
+    public static void main(String[] args) {
+        String command = args.length == 0 ? "help" : args[0];
+        String[] rest = args.length == 0 ? args : Arrays.copyOfRange(args, 1, args.length);
+        switch (command) {
+            case "serve", "demo" -> ServeCommand.run(command.equals("demo"), rest);
+            case "solve" -> System.exit(SolveCommand.run(rest, System.out, System.err));
+            case "calc" -> System.exit(CalcCommand.run(rest, System.in, System.out, System.err));
+            default -> {
+                System.err.println("usage: whipsaw demo | serve | solve FILE | calc TOPIC");
+                System.exit(1);
+            }
+        }
+    }
+}

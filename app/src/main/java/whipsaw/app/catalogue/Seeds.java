@@ -1,0 +1,81 @@
+package whipsaw.app.catalogue;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.Json;
+import whipsaw.core.job.JobReader;
+
+/**
+ * What ships: catalogue seeds, the demo job and the job a new one starts from. All of it is
+ * invented.
+ */
+public final class Seeds {
+    private static final String REFERENCE = "catalogue:";
+
+    private Seeds() {}
+
+    /** Catalogue entries, each valid. */
+    public static List<CatalogueStore.Entry> entries() {
+        List<CatalogueStore.Entry> entries = new ArrayList<>();
+        for (Object item : Json.list(resource("catalogue/seeds.json"))) {
+            Map<?, ?> seed = (Map<?, ?>) item;
+            String kind = String.valueOf(seed.get("kind"));
+            Map<String, Object> body = new LinkedHashMap<>();
+            ((Map<?, ?>) seed.get("body")).forEach((k, v) -> body.put(String.valueOf(k), v));
+            var reading = JobReader.readEntry(kind, body);
+            if (!reading.ok()) {
+                throw new IllegalStateException("seed " + body.get("code") + reading.problems());
+            }
+            entries.add(
+                    new CatalogueStore.Entry(
+                            kind,
+                            String.valueOf(body.get("code")),
+                            String.valueOf(body.get("edition")),
+                            body));
+        }
+        return entries;
+    }
+
+    /** The demo job as a complete document. */
+    public static Map<String, Object> demoJob() {
+        return filled("demo/milepost-hall.json");
+    }
+
+    /** The document a new job starts from; everything nobody has stated is marked as assumed. */
+    public static Map<String, Object> newJob() {
+        return filled("demo/new-job.json");
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> filled(String name) {
+        Map<String, Object> entries = new LinkedHashMap<>();
+        entries().forEach(e -> entries.put(REFERENCE + e.kind() + "/" + e.code(), e.body()));
+        return (Map<String, Object>) replace(Json.object(resource(name)), entries);
+    }
+
+    private static Object replace(Object value, Map<String, Object> entries) {
+        if (value instanceof Map<?, ?> map) {
+            Map<Object, Object> copy = new LinkedHashMap<>();
+            map.forEach((k, v) -> copy.put(k, replace(v, entries)));
+            return copy;
+        }
+        return value instanceof String text && text.startsWith(REFERENCE)
+                ? entries.get(text)
+                : value;
+    }
+
+    private static String resource(String name) {
+        try (InputStream in = Seeds.class.getResourceAsStream("/whipsaw/" + name)) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

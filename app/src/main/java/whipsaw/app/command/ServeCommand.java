@@ -1,0 +1,136 @@
+package whipsaw.app.command;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.springframework.boot.Banner;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import whipsaw.app.Application;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.JobStore;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.job.JobWriter;
+
+/** Starts the server on this machine only. */
+public final class ServeCommand {
+    private static final int USUAL_PORT = 8190;
+    private static final int TRIED = 50;
+    private static final String LOOPBACK = "127.0.0.1";
+
+    private ServeCommand() {}
+
+    /**
+     * Starts it, prints the address and returns while it runs; ends the process on a wrong option.
+     */
+    public static void run(boolean demo, String[] args) {
+        int port = 0;
+        String address = LOOPBACK;
+        Path data = null;
+        try {
+            for (int i = 0; i < args.length; i++) {
+                switch (args[i]) {
+                    case "--port" -> port = port(args[++i]);
+                    case "--address" -> address = args[++i];
+                    case "--data" -> data = Path.of(args[++i]);
+                    default -> throw new IllegalArgumentException("unknown option " + args[i]);
+                }
+            }
+            if (data == null) {
+                throw new IllegalArgumentException("--data DIR is missing");
+            }
+            if (!address.equals(LOOPBACK) && !address.equals("localhost")) {
+                throw new IllegalArgumentException(
+                        "--address "
+                                + address
+                                + ": there are no accounts yet, so only 127.0.0.1 is served");
+            }
+            int chosen = freePort(port);
+            start(data, chosen, demo);
+            System.out.println("Whipsaw is at http://" + LOOPBACK + ":" + chosen + "/");
+            System.out.println("Data: " + data.toAbsolutePath() + "   Stop with Ctrl-C.");
+        } catch (IllegalArgumentException e) {
+            System.err.println(e.getMessage());
+            System.exit(1);
+        } catch (ArrayIndexOutOfBoundsException e) {
+            System.err.println("an option lacks its value");
+            System.exit(1);
+        }
+    }
+
+    private static int port(String text) {
+        try {
+            int port = Integer.parseInt(text);
+            if (port >= 1 && port <= 65535) {
+                return port;
+            }
+        } catch (NumberFormatException e) {
+            // told below
+        }
+        throw new IllegalArgumentException("--port " + text + ": give a number from 1 to 65535");
+    }
+
+    /** The port asked for, or the first free one from the usual one up. */
+    private static int freePort(int asked) {
+        int from = asked == 0 ? USUAL_PORT : asked;
+        if (isFree(from)) {
+            return from;
+        }
+        for (int port = from + 1; port < Math.min(from + TRIED, 65536); port++) {
+            if (isFree(port)) {
+                if (asked != 0) {
+                    throw new IllegalArgumentException(
+                            "port " + asked + " is taken; the next free one: --port " + port);
+                }
+                System.out.println("Port " + from + " is taken; taking the next free one, " + port);
+                return port;
+            }
+        }
+        throw new IllegalArgumentException(
+                "no free port from " + from + " to " + (from + TRIED) + "; name one with --port");
+    }
+
+    private static boolean isFree(int port) {
+        try (ServerSocket socket = new ServerSocket()) {
+            socket.setReuseAddress(true);
+            socket.bind(new InetSocketAddress(InetAddress.getByName(LOOPBACK), port));
+            return true;
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
+    /**
+     * Starts the server.
+     *
+     * @param port 0 takes any free one
+     * @param demo puts the demo job into an empty store
+     */
+    public static ConfigurableApplicationContext start(Path data, int port, boolean demo) {
+        try {
+            Files.createDirectories(data);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        ConfigurableApplicationContext context =
+                new SpringApplicationBuilder(Application.class)
+                        .bannerMode(Banner.Mode.OFF)
+                        .logStartupInfo(false)
+                        .properties(
+                                "whipsaw.data=" + data.toAbsolutePath(),
+                                "server.address=" + LOOPBACK)
+                        .run("--server.port=" + port);
+        context.getBean(CatalogueStore.class).load(Seeds.entries());
+        JobStore jobs = context.getBean(JobStore.class);
+        if (demo && jobs.isEmpty()) {
+            var job = JobReader.read(Seeds.demoJob(), false).job();
+            jobs.create(job.project().name(), JobWriter.write(job), "demo");
+        }
+        return context;
+    }
+}

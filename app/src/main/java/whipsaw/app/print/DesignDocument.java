@@ -1,0 +1,198 @@
+package whipsaw.app.print;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.check.Check;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.JobWriter;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.working.Step;
+import whipsaw.core.working.Working;
+
+/** A design as a document: SI values with the unit in the key, checks, workings and sources. */
+public final class DesignDocument {
+    private DesignDocument() {}
+
+    public static Map<String, Object> of(Design design, CodeTables tables) {
+        Figures figures = new Figures(design, tables);
+        Map<String, Object> doc = new LinkedHashMap<>();
+        doc.put("schema", 1);
+        doc.put("totals", totals(design));
+        doc.put("checks", design.checks().stream().map(DesignDocument::check).toList());
+        doc.put("modules", modules(design));
+        doc.put("positions", positions(design));
+        doc.put("strings", strings(design));
+        doc.put("run", run(design));
+        doc.put("bays", bays(design));
+        doc.put(
+                "workings",
+                figures.keys().stream()
+                        .map(figures::working)
+                        .map(DesignDocument::working)
+                        .toList());
+        List<Object> sources = new ArrayList<>();
+        figures.sources()
+                .forEach(
+                        s ->
+                                sources.add(
+                                        Map.of("source", s.words(), "status", s.status().words())));
+        doc.put("sources", sources);
+        List<Object> used = new ArrayList<>();
+        figures.codeTables()
+                .forEach(
+                        t ->
+                                used.add(
+                                        Map.of(
+                                                "id",
+                                                t.id(),
+                                                "edition",
+                                                t.edition(),
+                                                "hash",
+                                                t.hash())));
+        doc.put("codeTables", used);
+        doc.put("job", JobWriter.write(design.job()));
+        return doc;
+    }
+
+    private static Map<String, Object> totals(Design design) {
+        Map<String, Object> totals = new LinkedHashMap<>();
+        RoofLoads loads = design.loads();
+        totals.put("modules", design.layout().modules().size());
+        totals.put("dc_W", design.circuits().dcW());
+        totals.put("ac_VA", design.circuits().acVa());
+        totals.put("dc_over_ac", design.circuits().ratio());
+        totals.put("inverters", design.circuits().inverters());
+        totals.put("blocks", design.holdDown().blocks());
+        totals.put("missing_blocks", design.holdDown().missingBlocks());
+        totals.put("ballast_kg", loads.ballastKg());
+        totals.put("array_kg", loads.totalKg());
+        totals.put("footprint_m2", loads.footprint().areaM2());
+        totals.put("added_load_Pa", loads.footprint().loadPa());
+        totals.put("velocity_pressure_Pa", design.site().velocity().pressurePa());
+        totals.put("row_gap_m", design.layout().gapM());
+        return totals;
+    }
+
+    private static Map<String, Object> check(Check c) {
+        Map<String, Object> map = new LinkedHashMap<>();
+        map.put("id", c.id());
+        map.put("title", c.title());
+        map.put("verdict", c.verdict().words());
+        map.put("utilisation", Double.isFinite(c.utilisation()) ? c.utilisation() : null);
+        map.put("demand", c.demand());
+        map.put("capacity", c.capacity());
+        map.put("place", c.place());
+        map.put("source", c.source());
+        map.put("remark", c.remark());
+        return map;
+    }
+
+    private static List<Object> modules(Design design) {
+        List<Object> list = new ArrayList<>();
+        for (HoldDown.Demand d : design.holdDown().demands()) {
+            var corner = design.layout().corners(d.module())[0];
+            Map<String, Object> map = new LinkedHashMap<>();
+            map.put("number", d.module().number());
+            map.put("x_m", corner.x);
+            map.put("y_m", corner.y);
+            map.put("zone", d.zone());
+            map.put("edge_factor", d.pressure().gammaE());
+            map.put("uplift_Pa", d.pressure().upliftPa());
+            list.add(map);
+        }
+        return list;
+    }
+
+    private static List<Object> positions(Design design) {
+        List<Object> list = new ArrayList<>();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            var at = design.layout().frame().plan(p.s(), p.t());
+            Map<String, Object> map = new LinkedHashMap<>();
+            map.put("number", p.number());
+            map.put("x_m", at.x);
+            map.put("y_m", at.y);
+            map.put("blocks_needed", p.ballast().blocksNeeded());
+            map.put("blocks_placed", p.ballast().blocksPlaced());
+            map.put("required_kg", p.ballast().requiredKg());
+            list.add(map);
+        }
+        return list;
+    }
+
+    private static List<Object> strings(Design design) {
+        List<Object> list = new ArrayList<>();
+        for (Circuits.PvString s : design.circuits().strings()) {
+            Map<String, Object> map = new LinkedHashMap<>();
+            map.put("name", s.name());
+            map.put("inverter", s.inverter());
+            map.put("tracker", s.tracker());
+            map.put(
+                    "modules",
+                    s.modules().stream()
+                            .map(i -> design.layout().modules().get(i).number())
+                            .toList());
+            list.add(map);
+        }
+        return list;
+    }
+
+    private static Map<String, Object> run(Design design) {
+        AcRun run = design.run();
+        Map<String, Object> map = new LinkedHashMap<>();
+        map.put("length_m", run.lengthM());
+        if (run.sizing() != null) {
+            map.put("current_A", run.current().currentA());
+            map.put("feasible", run.sizing().feasible());
+            map.put("device_A", run.sizing().deviceA());
+            if (run.sizing().feasible()) {
+                map.put("size", run.sizing().chosen().size().name());
+                map.put("sets", run.sizing().chosen().sets());
+                map.put("ground", run.sizing().ground());
+                map.put("drop_pct", run.sizing().chosen().drop().dropPct());
+            }
+        }
+        return map;
+    }
+
+    private static List<Object> bays(Design design) {
+        List<Object> list = new ArrayList<>();
+        for (RoofLoads.BayLoad bay : design.loads().bays()) {
+            Map<String, Object> map = new LinkedHashMap<>();
+            map.put("bay", bay.bay().name());
+            map.put("area_m2", bay.load().areaM2());
+            map.put("mass_kg", bay.load().massKg());
+            map.put("load_Pa", bay.load().loadPa());
+            list.add(map);
+        }
+        return list;
+    }
+
+    private static Map<String, Object> working(Working w) {
+        Map<String, Object> map = new LinkedHashMap<>();
+        map.put("figure", w.figure());
+        map.put("title", w.title());
+        map.put("answer", w.answer());
+        List<Object> steps = new ArrayList<>();
+        for (Step s : w.steps()) {
+            Map<String, Object> step = new LinkedHashMap<>();
+            step.put("symbol", s.symbol());
+            step.put("meaning", s.meaning());
+            step.put("formula", s.symbolic());
+            step.put("substituted", s.substituted());
+            step.put("result", s.result());
+            step.put("clause", s.clause());
+            step.put("status", s.status() == null ? null : s.status().words());
+            steps.add(step);
+        }
+        map.put("steps", steps);
+        map.put("notes", w.notes());
+        return map;
+    }
+}

@@ -1,0 +1,79 @@
+package whipsaw.app.store;
+
+import java.util.List;
+import java.util.Map;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.json.JsonFactory;
+import tools.jackson.databind.ObjectMapper;
+import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.json.JsonMapper;
+
+/** JSON text to trees of maps and lists, and back. Depth and text lengths are limited. */
+public final class Json {
+    private static final int DEEPEST = 40;
+    private static final int LONGEST_TEXT = 200_000;
+
+    private static final ObjectMapper MAPPER =
+            JsonMapper.builder(
+                            JsonFactory.builder()
+                                    .streamReadConstraints(
+                                            StreamReadConstraints.builder()
+                                                    .maxNestingDepth(DEEPEST)
+                                                    .maxStringLength(LONGEST_TEXT)
+                                                    .build())
+                                    .build())
+                    .build();
+
+    private Json() {}
+
+    /** A text that is no JSON object; the message names line and column. */
+    public static class NotJson extends IllegalArgumentException {
+        private static final long serialVersionUID = 1L;
+
+        NotJson(String message) {
+            super(message);
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    public static Map<String, Object> object(String text) {
+        Object value = read(text);
+        if (value instanceof Map<?, ?> map) {
+            return (Map<String, Object>) map;
+        }
+        throw new NotJson("$ is no JSON object");
+    }
+
+    public static List<?> list(String text) {
+        if (read(text) instanceof List<?> list) {
+            return list;
+        }
+        throw new NotJson("$ is no JSON list");
+    }
+
+    private static Object read(String text) {
+        try {
+            return MAPPER.readValue(text, Object.class);
+        } catch (JacksonException e) {
+            String where =
+                    e.getLocation() == null
+                            ? ""
+                            : "line "
+                                    + e.getLocation().getLineNr()
+                                    + ", column "
+                                    + e.getLocation().getColumnNr()
+                                    + ": ";
+            throw new NotJson(where + e.getOriginalMessage());
+        }
+    }
+
+    public static String write(Object value) {
+        return MAPPER.writeValueAsString(value);
+    }
+
+    /** For people to read. */
+    public static String pretty(Object value) {
+        return MAPPER.writer().with(SerializationFeature.INDENT_OUTPUT).writeValueAsString(value);
+    }
+}

@@ -1,0 +1,587 @@
+package whipsaw.app.drawing;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Point;
+import whipsaw.core.array.ArrayFrame;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** The roof in plan, to scale, layer by layer: the same drawing on screen and on paper. */
+public final class PlanDrawing {
+    private final Design design;
+    private final RoofPlan plan;
+    private final ArrayLayout layout;
+    private final UnitSystem units;
+    private final boolean paper;
+    private final Set<Integer> changed;
+    private final Svg svg = new Svg();
+    private final double textM;
+
+    private PlanDrawing(Design design, boolean paper, List<Integer> changed) {
+        this.design = design;
+        this.plan = design.plan();
+        this.layout = design.layout();
+        this.units = design.job().project().units();
+        this.paper = paper;
+        this.changed = new HashSet<>(changed);
+        this.textM = Math.max(0.5, plan.longSideM() / 55);
+    }
+
+    /** For the page: layers that can be switched, things that can be dragged. */
+    public static String forScreen(Design design, List<Integer> changed) {
+        return new PlanDrawing(design, false, changed).draw();
+    }
+
+    /** For paper: the same without handles. */
+    public static String forPaper(Design design) {
+        return new PlanDrawing(design, true, List.of()).draw();
+    }
+
+    /** What the drawing shows with its margin, in metres. */
+    public static Envelope extent(Design design) {
+        Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
+        for (Job.Corner c : design.job().electrical().run().points()) {
+            box.expandToInclude(c.x().si(), c.y().si());
+        }
+        box.expandBy(Math.max(2.5, design.plan().longSideM() * 0.07));
+        return box;
+    }
+
+    private String draw() {
+        Envelope box = extent(design);
+        String view =
+                Svg.u(box.getMinX())
+                        + " "
+                        + Svg.u(-box.getMaxY())
+                        + " "
+                        + Svg.u(box.getWidth())
+                        + " "
+                        + Svg.u(box.getHeight());
+        String size =
+                paper
+                        ? "class=\"plan\" width=\""
+                                + PaperScale.of(box).widthMm()
+                                + "mm\" height=\""
+                                + PaperScale.of(box).heightMm()
+                                + "mm\" "
+                        : "class=\"plan\" id=\"plan\" tabindex=\"0\" role=\"application\""
+                                + " aria-label=\"Roof plan. Arrow keys walk over the modules, Enter opens the working, plus and minus zoom, 0 fits.\" ";
+        svg.open("svg", size + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
+        if (paper) {
+            svg.raw(PaperScale.STYLE);
+        }
+        patterns();
+        roof();
+        zones();
+        bays();
+        setback();
+        array();
+        walkways();
+        obstructions();
+        strings();
+        run();
+        if (!paper) {
+            marks();
+            svg.raw("<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"draft\"></g>");
+        }
+        scaleAndNorth(box);
+        return svg.close("svg").toString();
+    }
+
+    private void patterns() {
+        String id = paper ? "p" : "s";
+        svg.raw(
+                "<defs><pattern id=\""
+                        + id
+                        + "-zone2\" width=\"90\" height=\"90\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
+                        + "<path class=\"hatch\" d=\"M0 0V90\"/></pattern>"
+                        + "<pattern id=\""
+                        + id
+                        + "-zone3\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
+                        + "<path class=\"hatch\" d=\"M0 0V60M0 0H60\"/></pattern></defs>");
+    }
+
+    private void roof() {
+        svg.open("g", "class=\"layer-roof\"");
+        List<Coordinate> corners = plan.edges().stream().map(RoofPlan.Edge::from).toList();
+        svg.path("class=\"outline\"", Svg.ring(corners));
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.parapetThicknessM() > 0) {
+                double t = e.parapetThicknessM();
+                svg.path(
+                        "class=\"parapet\"",
+                        Svg.ring(
+                                List.of(
+                                        e.from(),
+                                        e.to(),
+                                        inwards(e.to(), e, t),
+                                        inwards(e.from(), e, t))));
+            }
+            dimension(e);
+        }
+        svg.close("g");
+    }
+
+    private static Coordinate inwards(Coordinate c, RoofPlan.Edge e, double by) {
+        return new Coordinate(c.x - e.normalX() * by, c.y - e.normalY() * by);
+    }
+
+    /** A dimension line outside an edge, with ticks, the edge's number and its parapet. */
+    private void dimension(RoofPlan.Edge e) {
+        double off = textM * 1.2;
+        Coordinate a = inwards(e.from(), e, -off);
+        Coordinate b = inwards(e.to(), e, -off);
+        svg.line("class=\"dim\"", a, b);
+        double tick = textM * 0.35;
+        for (Coordinate c : List.of(a, b)) {
+            svg.line(
+                    "class=\"dim tick\"",
+                    new Coordinate(c.x - tick, c.y - tick),
+                    new Coordinate(c.x + tick, c.y + tick));
+        }
+        double angle = Math.toDegrees(Math.atan2(-(b.y - a.y), b.x - a.x));
+        if (angle > 90.01 || angle <= -90.01) {
+            angle += 180;
+        }
+        Coordinate at =
+                inwards(
+                        new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2),
+                        e,
+                        -textM * (upsideOf(e) ? 0.35 : 1.05));
+        String words =
+                "edge " + e.number() + "  " + Show.in(units, Dimension.ROOF_LENGTH, e.lengthM());
+        if (e.parapetHeightM() > 0) {
+            words += "  parapet " + Show.in(units, Dimension.ROOF_LENGTH, e.parapetHeightM());
+        }
+        if (e.lengthM() < textM * 9) {
+            words = String.valueOf(e.number());
+        }
+        String place =
+                "class=\"dimtext\" text-anchor=\"middle\" font-size=\""
+                        + Svg.u(textM)
+                        + "\" transform=\"rotate("
+                        + Show.number(angle, 2)
+                        + " "
+                        + Svg.u(at.x)
+                        + " "
+                        + Svg.u(-at.y)
+                        + ")\"";
+        svg.text(place, at.x, at.y, words);
+    }
+
+    /** Whether the outside of an edge is above its text, read the right way up. */
+    private static boolean upsideOf(RoofPlan.Edge e) {
+        return e.normalY() > 0.01 || (Math.abs(e.normalY()) <= 0.01 && e.normalX() < 0);
+    }
+
+    private void zones() {
+        String id = paper ? "p" : "s";
+        Geometry strip = design.site().zones().edgeStrip();
+        Geometry corner = design.site().zones().cornerAreas();
+        svg.open("g", "class=\"layer-zones\"");
+        Geometry edge = strip.difference(corner);
+        svg.path("class=\"zone\" fill=\"url(#" + id + "-zone2)\"", Svg.area(edge));
+        svg.path("class=\"zone\" fill=\"url(#" + id + "-zone3)\"", Svg.area(corner));
+        zoneLabel(plan.outline().difference(strip), "1");
+        zoneLabel(edge, "2");
+        zoneLabel(corner, "3");
+        svg.close("g");
+    }
+
+    private void zoneLabel(Geometry areas, String zone) {
+        for (int i = 0; i < areas.getNumGeometries(); i++) {
+            Geometry part = areas.getGeometryN(i);
+            if (part.getArea() < textM * textM * 4) {
+                continue;
+            }
+            Envelope box = part.getEnvelopeInternal();
+            double width = textM * 3.6;
+            Coordinate at =
+                    new Coordinate(box.getMinX() + width * 0.72, box.getMaxY() - textM * 1.5);
+            if (!part.covers(part.getFactory().createPoint(at))) {
+                Point inner = part.getInteriorPoint();
+                at = inner.getCoordinate();
+            }
+            svg.raw(
+                    "<rect class=\"flag\" x=\""
+                            + Svg.u(at.x - width / 2)
+                            + "\" y=\""
+                            + Svg.u(-at.y - textM * 0.85)
+                            + "\" width=\""
+                            + Svg.u(width)
+                            + "\" height=\""
+                            + Svg.u(textM * 1.25)
+                            + "\"/>");
+            svg.text(
+                    "class=\"flagtext\" text-anchor=\"middle\" font-size=\""
+                            + Svg.u(textM * 0.9)
+                            + "\"",
+                    at.x,
+                    at.y - textM * 0.1,
+                    "zone " + zone);
+        }
+    }
+
+    private void bays() {
+        if (plan.bays().isEmpty()) {
+            return;
+        }
+        svg.open("g", "class=\"layer-bays\"");
+        Set<Double> xs = new HashSet<>();
+        Set<Double> ys = new HashSet<>();
+        Envelope all = plan.outline().getEnvelopeInternal();
+        for (RoofPlan.Bay bay : plan.bays()) {
+            xs.add(bay.cell().getMinX());
+            ys.add(bay.cell().getMinY());
+            if (bay.areaM2() > textM * textM) {
+                svg.text(
+                        "class=\"bayname\" text-anchor=\"end\" font-size=\""
+                                + Svg.u(textM * 0.75)
+                                + "\"",
+                        Math.min(bay.cell().getMaxX(), all.getMaxX()) - textM * 0.3,
+                        bay.cell().getMinY() + textM * 0.3,
+                        bay.name());
+            }
+        }
+        xs.stream()
+                .sorted()
+                .forEach(
+                        x ->
+                                svg.line(
+                                        "class=\"grid\"",
+                                        new Coordinate(x, all.getMinY()),
+                                        new Coordinate(x, all.getMaxY())));
+        ys.stream()
+                .sorted()
+                .forEach(
+                        y ->
+                                svg.line(
+                                        "class=\"grid\"",
+                                        new Coordinate(all.getMinX(), y),
+                                        new Coordinate(all.getMaxX(), y)));
+        svg.close("g");
+    }
+
+    private void setback() {
+        svg.open("g", "class=\"layer-setback\"");
+        for (RoofPlan.Edge e : plan.edges()) {
+            double keep = e.parapetThicknessM() + layout.setbackM();
+            svg.line("class=\"setback\"", inwards(e.from(), e, keep), inwards(e.to(), e, keep));
+        }
+        svg.close("g");
+    }
+
+    /** Frame coordinates to drawing units, as an SVG matrix. */
+    private String matrix() {
+        ArrayFrame f = layout.frame();
+        return "transform=\"matrix("
+                + Show.number(f.alongX(), 9)
+                + " "
+                + Show.number(-f.alongY(), 9)
+                + " "
+                + Show.number(-f.alongY(), 9)
+                + " "
+                + Show.number(-f.alongX(), 9)
+                + " 0 0)\"";
+    }
+
+    private void array() {
+        svg.open("g", "class=\"layer-array\"").open("g", matrix());
+        String side =
+                "h"
+                        + Svg.u(layout.alongM())
+                        + "v"
+                        + Svg.u(layout.depthM())
+                        + "h"
+                        + Svg.u(-layout.alongM())
+                        + "z";
+        StringBuilder d = new StringBuilder();
+        for (ArrayLayout.Module m : layout.modules()) {
+            d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
+        }
+        svg.path("class=\"modules\"", d.toString());
+        svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
+        String size = Svg.u(layout.depthM() * 0.62);
+        svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            Coordinate at = layout.frame().plan(p.s(), p.t());
+            String count = String.valueOf(p.ballast().blocksPlaced());
+            String words = p.ballast().full() ? count + "!" : count;
+            svg.text(
+                    p.ballast().full() ? "class=\"full\"" : "",
+                    at.x,
+                    at.y - layout.depthM() * 0.22,
+                    words);
+        }
+        svg.close("g").close("g");
+        svg.open(
+                "g",
+                "class=\"layer-rows\" font-size=\""
+                        + Svg.u(layout.depthM() * 0.55)
+                        + "\" text-anchor=\"end\"");
+        int row = 0;
+        for (ArrayLayout.Module m : layout.modules()) {
+            if (m.row() != row) {
+                row = m.row();
+                Coordinate at = layout.frame().plan(m.s() - 0.3, m.t() + layout.depthM() * 0.3);
+                svg.text("class=\"rownumber\"", at.x, at.y, "row " + row);
+            }
+        }
+        svg.close("g");
+    }
+
+    private void walkways() {
+        svg.open("g", "class=\"layer-walkways\"").open("g", matrix());
+        for (int after : layout.walkwaysAfter()) {
+            double[] band = band(after);
+            if (band != null) {
+                String handle =
+                        paper
+                                ? ""
+                                : " tabindex=\"0\" role=\"button\" data-walkway=\""
+                                        + after
+                                        + "\" aria-label=\"Walkway behind row "
+                                        + after
+                                        + ". Arrow up and down move it by a row.\"";
+                svg.path(
+                        "class=\"walkway\"" + handle,
+                        "M"
+                                + Svg.u(band[0])
+                                + " "
+                                + Svg.u(band[2])
+                                + "H"
+                                + Svg.u(band[1])
+                                + "V"
+                                + Svg.u(band[3])
+                                + "H"
+                                + Svg.u(band[0])
+                                + "z");
+            }
+        }
+        svg.close("g").close("g");
+    }
+
+    /**
+     * Extent of the walkway behind a row: s from and to, t from and to; null when a side has no
+     * modules.
+     */
+    private double[] band(int after) {
+        double from = Double.POSITIVE_INFINITY;
+        double to = Double.NEGATIVE_INFINITY;
+        double low = Double.NaN;
+        double high = Double.NaN;
+        for (ArrayLayout.Module m : layout.modules()) {
+            if (m.row() == after) {
+                low = m.t() + layout.depthM();
+            } else if (m.row() == after + 1) {
+                high = m.t();
+            } else {
+                continue;
+            }
+            from = Math.min(from, m.s());
+            to = Math.max(to, m.s() + layout.alongM());
+        }
+        return Double.isNaN(low) || Double.isNaN(high) ? null : new double[] {from, to, low, high};
+    }
+
+    private void obstructions() {
+        svg.open("g", "class=\"layer-obstructions\"");
+        for (Job.Obstruction o : design.job().roof().obstructions()) {
+            double x = o.x().si();
+            double y = o.y().si();
+            double w = o.width().si();
+            double h = o.depth().si();
+            double c = o.clear().si();
+            String handle =
+                    paper
+                            ? ""
+                            : " tabindex=\"0\" role=\"button\" data-obstruction=\""
+                                    + Svg.escape(o.id())
+                                    + "\" aria-label=\""
+                                    + Svg.escape(o.name())
+                                    + ", height "
+                                    + Svg.escape(
+                                            Show.in(units, Dimension.ROOF_LENGTH, o.height().si()))
+                                    + ". Arrow keys move it.\"";
+            svg.open("g", "class=\"obstruction\"" + handle);
+            rect("clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
+            rect("body", x, y, w, h, 0);
+            svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
+            svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
+            svg.text(
+                    "class=\"name\" text-anchor=\"middle\" font-size=\""
+                            + Svg.u(textM * 0.72)
+                            + "\"",
+                    x + w / 2,
+                    y - textM * 0.85,
+                    o.name());
+            svg.close("g");
+        }
+        svg.close("g");
+    }
+
+    private void rect(String kind, double x, double y, double w, double h, double round) {
+        svg.raw(
+                "<rect class=\""
+                        + kind
+                        + "\" x=\""
+                        + Svg.u(x)
+                        + "\" y=\""
+                        + Svg.u(-y - h)
+                        + "\" width=\""
+                        + Svg.u(w)
+                        + "\" height=\""
+                        + Svg.u(h)
+                        + (round > 0 ? "\" rx=\"" + Svg.u(round) : "")
+                        + "\"/>");
+    }
+
+    private void strings() {
+        if (paper) {
+            return;
+        }
+        svg.open("g", "class=\"layer-strings\"");
+        for (Circuits.PvString s : design.circuits().strings()) {
+            StringBuilder d = new StringBuilder();
+            Coordinate first = null;
+            for (int i : s.modules()) {
+                ArrayLayout.Module m = layout.modules().get(i);
+                Coordinate at =
+                        layout.frame()
+                                .plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.5);
+                d.append(first == null ? 'M' : 'L').append(Svg.point(at));
+                first = first == null ? at : first;
+            }
+            svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
+            svg.text(
+                    "class=\"stringname\" text-anchor=\"middle\" font-size=\""
+                            + Svg.u(layout.depthM() * 0.6)
+                            + "\"",
+                    first.x,
+                    first.y + layout.depthM() * 0.12,
+                    s.name());
+        }
+        svg.close("g");
+    }
+
+    private void run() {
+        svg.open("g", "class=\"layer-run\"");
+        List<Coordinate> points = new ArrayList<>();
+        for (Job.Corner c : design.job().electrical().run().points()) {
+            points.add(new Coordinate(c.x().si(), c.y().si()));
+        }
+        StringBuilder d = new StringBuilder();
+        points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
+        svg.path("class=\"acrun\"", d.toString());
+        double half = textM * 0.6;
+        Coordinate from = points.get(0);
+        rect("inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
+        String label =
+                "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
+        svg.text(label, from.x, from.y - half - textM * 0.75, "inverters");
+        Coordinate to = points.get(points.size() - 1);
+        svg.raw(
+                "<circle class=\"connection\" cx=\""
+                        + Svg.u(to.x)
+                        + "\" cy=\""
+                        + Svg.u(-to.y)
+                        + "\" r=\""
+                        + Svg.u(half * 0.7)
+                        + "\"/>");
+        svg.close("g");
+    }
+
+    /**
+     * A small triangle at every position that the last change altered, as a reviser would pencil
+     * it.
+     */
+    private void marks() {
+        svg.open("g", "class=\"layer-marks\"");
+        StringBuilder d = new StringBuilder();
+        double side = layout.depthM() * 0.34;
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            if (changed.contains(p.index())) {
+                Coordinate at =
+                        layout.frame()
+                                .plan(
+                                        p.s() + layout.alongM() * 0.42,
+                                        p.t() + layout.depthM() * 0.26);
+                d.append('M')
+                        .append(Svg.u(at.x - side / 2))
+                        .append(' ')
+                        .append(Svg.u(-at.y + side / 2))
+                        .append('h')
+                        .append(Svg.u(side))
+                        .append('l')
+                        .append(Svg.u(-side / 2))
+                        .append(' ')
+                        .append(Svg.u(-side))
+                        .append('z');
+            }
+        }
+        svg.path("class=\"mark\"", d.toString()).close("g");
+    }
+
+    private void scaleAndNorth(Envelope box) {
+        svg.open("g", "class=\"layer-sheet\"");
+        boolean us = units == UnitSystem.US;
+        double barM = us ? 30 * 0.3048 : 10;
+        double x = box.getMinX() + textM * 0.8;
+        double y = box.getMinY() + textM * 0.9;
+        double h = textM * 0.25;
+        rect("bar", x, y, barM / 2, h, 0);
+        rect("bar open", x + barM / 2, y, barM / 2, h, 0);
+        svg.text(
+                "class=\"dimtext\" font-size=\"" + Svg.u(textM * 0.8) + "\"",
+                x + barM + textM * 0.4,
+                y - h * 0.1,
+                us ? "30 ft" : "10 m");
+        double nx = box.getMaxX() - textM * 1.8;
+        double ny = box.getMaxY() - textM * 2.2;
+        double up = design.job().roof().upAzimuth().si();
+        svg.open(
+                "g",
+                "transform=\"translate("
+                        + Svg.u(nx)
+                        + " "
+                        + Svg.u(-ny)
+                        + ") rotate("
+                        + Show.number(-up, 2)
+                        + ")\"");
+        svg.path(
+                "class=\"north\"",
+                "M0 "
+                        + Svg.u(textM * 1.3)
+                        + "V"
+                        + Svg.u(-textM * 1.3)
+                        + "M"
+                        + Svg.u(-textM * 0.45)
+                        + " "
+                        + Svg.u(-textM * 0.4)
+                        + "L0 "
+                        + Svg.u(-textM * 1.3)
+                        + "L"
+                        + Svg.u(textM * 0.45)
+                        + " "
+                        + Svg.u(-textM * 0.4));
+        svg.text(
+                "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"",
+                0,
+                textM * 1.5,
+                "N");
+        svg.close("g").close("g");
+    }
+}

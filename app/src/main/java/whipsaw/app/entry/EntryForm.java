@@ -1,0 +1,575 @@
+package whipsaw.app.entry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.Json;
+import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.TapeText;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/**
+ * The entry side of the page: every input of a job with its path, what was typed, its unit and the
+ * value in the other system.
+ */
+public final class EntryForm {
+    private static final List<String> YES_NO = List.of("true", "false");
+
+    /**
+     * One input.
+     *
+     * @param path in the document
+     * @param unit unit a bare number means, empty for texts
+     * @param hint the value in the other system, or where it comes from
+     * @param options empty for a text field
+     * @param kind {@code text}, {@code choice} or {@code json}: options that are JSON values
+     */
+    public record Input(
+            String path,
+            String label,
+            String value,
+            String unit,
+            String hint,
+            List<Option> options,
+            String kind,
+            boolean assumed) {}
+
+    /** A choice with its words. */
+    public record Option(String value, String words) {}
+
+    /**
+     * Inputs that belong together.
+     *
+     * @param object path of an object whose fields are stored together or not at all; empty for
+     *     single fields
+     * @param thing path of a list entry that can be removed; empty when it cannot
+     */
+    public record Group(String title, String object, String thing, List<Input> inputs) {}
+
+    /** A part of the form that opens and closes. */
+    public record Section(String id, String title, boolean open, List<Group> groups) {}
+
+    private final Job job;
+    private final Design design;
+    private final CatalogueStore catalogue;
+    private final UnitSystem units;
+
+    private EntryForm(Design design, CatalogueStore catalogue) {
+        this.design = design;
+        this.job = design.job();
+        this.catalogue = catalogue;
+        this.units = job.project().units();
+    }
+
+    public static List<Section> of(Design design, CatalogueStore catalogue) {
+        EntryForm form = new EntryForm(design, catalogue);
+        return List.of(
+                new Section("site", "Site", false, form.site()),
+                new Section("roof", "Roof", false, form.roof()),
+                new Section("obstructions", "Obstructions", false, form.obstructions()),
+                new Section("array", "Array", true, form.array()),
+                new Section("electrical", "Circuits and AC run", false, form.electrical()),
+                new Section("job", "Job", false, form.project()));
+    }
+
+    /** The tape survey as called out, or empty when the outline was drawn. */
+    public static String tape(Job job) {
+        return job.roof().outline() instanceof Job.Taped taped ? TapeText.write(taped) : "";
+    }
+
+    private Input text(String path, String label, String value) {
+        return new Input(path, label, value, "", "", List.of(), "text", false);
+    }
+
+    private Input number(String path, String label, double value, String unit) {
+        return new Input(path, label, Show.number(value, 4), unit, "", List.of(), "text", false);
+    }
+
+    private Input measure(String path, String label, Dimension dimension, Measure m) {
+        return measure(path, label, dimension, m, "");
+    }
+
+    private Input measure(
+            String path, String label, Dimension dimension, Measure m, String absent) {
+        String hint = absent;
+        if (m != null) {
+            hint =
+                    dimension.twoSystems()
+                            ? Show.both(units, dimension, m.si())
+                            : Show.in(units, dimension, m.si());
+        }
+        return new Input(
+                path,
+                label,
+                m == null ? "" : m.typed(),
+                dimension.unit(units).symbol(),
+                hint,
+                List.of(),
+                "text",
+                m != null && m.assumed());
+    }
+
+    private Input choice(String path, String label, String value, List<String> options) {
+        return new Input(
+                path,
+                label,
+                value,
+                "",
+                "",
+                options.stream().map(o -> new Option(o, o)).toList(),
+                "choice",
+                false);
+    }
+
+    private Input json(String path, String label, Object value, List<Option> options) {
+        return new Input(path, label, Json.write(value), "", "", options, "json", false);
+    }
+
+    private Input yesNo(String path, String label, boolean value) {
+        return json(
+                path,
+                label,
+                value,
+                YES_NO.stream().map(v -> new Option(v, v.equals("true") ? "yes" : "no")).toList());
+    }
+
+    private Input part(String path, String label, String kind, CatalogueInfo info) {
+        List<Option> options = new ArrayList<>();
+        String value = reference(kind, info.code());
+        for (CatalogueStore.Entry e : catalogue.ofKind(kind)) {
+            options.add(new Option(reference(kind, e.code()), e.name()));
+        }
+        if (options.stream().noneMatch(o -> o.value().equals(value))) {
+            options.add(0, new Option(value, info.maker() + " " + info.name()));
+        }
+        String hint = "this job's copy, edition " + info.edition() + ", " + info.status().words();
+        return new Input(path, label, value, "", hint, options, "json", false);
+    }
+
+    private static String reference(String kind, String code) {
+        return Json.write(Map.of("catalogue", kind + "/" + code));
+    }
+
+    private Group plain(String title, Input... inputs) {
+        return new Group(title, "", "", List.of(inputs));
+    }
+
+    private List<Group> project() {
+        return List.of(
+                plain(
+                        "",
+                        text("$.project.name", "Job name", job.project().name()),
+                        text("$.project.place", "Place", job.project().place()),
+                        text("$.project.preparedBy", "Prepared by", job.project().preparedBy()),
+                        choice(
+                                "$.project.units",
+                                "Shown in",
+                                units.key(),
+                                List.of("us", "metric"))));
+    }
+
+    private List<Group> site() {
+        Job.Site s = job.site();
+        return List.of(
+                plain(
+                        "",
+                        measure(
+                                "$.site.latitude",
+                                "Latitude, north +",
+                                Dimension.ANGLE,
+                                s.latitude()),
+                        measure(
+                                "$.site.longitude",
+                                "Longitude, east +",
+                                Dimension.ANGLE,
+                                s.longitude())),
+                plain(
+                        "Wind: 3-second gust, strength level",
+                        measure("$.site.wind", "Basic wind speed", Dimension.SPEED, s.wind()),
+                        choice(
+                                "$.site.riskCategory",
+                                "for risk category",
+                                s.riskCategory(),
+                                List.of("I", "II", "III", "IV")),
+                        choice("$.site.exposure", "Exposure", s.exposure(), List.of("B", "C", "D")),
+                        number("$.site.kzt", "Topographic factor K_zt", s.kzt(), ""),
+                        measure(
+                                "$.site.elevation",
+                                "Ground elevation",
+                                Dimension.ROOF_LENGTH,
+                                s.elevation())),
+                plain(
+                        "Snow and temperature",
+                        measure("$.site.snow", "Ground snow load", Dimension.LOAD, s.snow()),
+                        measure(
+                                "$.site.recordLow",
+                                "Record low",
+                                Dimension.TEMPERATURE,
+                                s.recordLow()),
+                        measure(
+                                "$.site.designHigh",
+                                "Design high",
+                                Dimension.TEMPERATURE,
+                                s.designHigh())));
+    }
+
+    private List<Group> roof() {
+        Job.Roof r = job.roof();
+        List<Group> groups = new ArrayList<>();
+        groups.add(
+                plain(
+                        "",
+                        measure(
+                                "$.roof.height",
+                                "Mean roof height",
+                                Dimension.ROOF_LENGTH,
+                                r.height()),
+                        measure("$.roof.slope", "Fall", Dimension.ANGLE, r.slope()),
+                        choice("$.roof.covering", "Covering", r.covering(), Job.COVERINGS),
+                        measure(
+                                "$.roof.upAzimuth",
+                                "Top of the sheet looks to",
+                                Dimension.ANGLE,
+                                r.upAzimuth())));
+        Job.Allowance a = r.allowance();
+        groups.add(
+                new Group(
+                        "Allowance for added load",
+                        "$.roof.allowance",
+                        "",
+                        List.of(
+                                measure(
+                                        "$.roof.allowance.load",
+                                        "Load",
+                                        Dimension.LOAD,
+                                        a == null ? null : a.load(),
+                                        "not known: nothing is established"),
+                                text(
+                                        "$.roof.allowance.givenBy",
+                                        "Given by",
+                                        a == null ? "" : a.givenBy()),
+                                new Input(
+                                        "$.roof.allowance.date",
+                                        "On",
+                                        a == null ? "" : a.date().toString(),
+                                        "",
+                                        "as 2026-05-31",
+                                        List.of(),
+                                        "text",
+                                        false))));
+        Job.Bays b = r.bays();
+        groups.add(
+                new Group(
+                        "Bays",
+                        "$.roof.bays",
+                        "",
+                        List.of(
+                                measure(
+                                        "$.roof.bays.alongX",
+                                        "Across the sheet",
+                                        Dimension.ROOF_LENGTH,
+                                        b == null ? null : b.alongX(),
+                                        "not known"),
+                                measure(
+                                        "$.roof.bays.alongY",
+                                        "Up the sheet",
+                                        Dimension.ROOF_LENGTH,
+                                        b == null ? null : b.alongY(),
+                                        "not known"))));
+        for (RoofPlan.Edge e : design.plan().edges()) {
+            Job.Parapet p =
+                    r.parapets().stream()
+                            .filter(x -> x.edge() == e.number())
+                            .findFirst()
+                            .orElse(null);
+            String path = "$.roof.parapets[edge=" + e.number() + "]";
+            groups.add(
+                    plain(
+                            "Edge "
+                                    + e.number()
+                                    + ", "
+                                    + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM()),
+                            measure(
+                                    path + ".height",
+                                    "Parapet height",
+                                    Dimension.ROOF_LENGTH,
+                                    p == null ? null : p.height(),
+                                    "none"),
+                            measure(
+                                    path + ".thickness",
+                                    "Parapet thickness",
+                                    Dimension.PART_LENGTH,
+                                    p == null ? null : p.thickness(),
+                                    "none")));
+        }
+        return groups;
+    }
+
+    private List<Group> obstructions() {
+        List<Group> groups = new ArrayList<>();
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            String path = "$.roof.obstructions[id=" + o.id() + "]";
+            groups.add(
+                    new Group(
+                            o.name(),
+                            "",
+                            path,
+                            List.of(
+                                    text(path + ".name", "Name", o.name()),
+                                    measure(
+                                            path + ".x",
+                                            "Left side at x",
+                                            Dimension.ROOF_LENGTH,
+                                            o.x()),
+                                    measure(
+                                            path + ".y",
+                                            "Lower side at y",
+                                            Dimension.ROOF_LENGTH,
+                                            o.y()),
+                                    measure(
+                                            path + ".width",
+                                            "Width, x",
+                                            Dimension.ROOF_LENGTH,
+                                            o.width()),
+                                    measure(
+                                            path + ".depth",
+                                            "Depth, y",
+                                            Dimension.ROOF_LENGTH,
+                                            o.depth()),
+                                    measure(
+                                            path + ".height",
+                                            "Height",
+                                            Dimension.ROOF_LENGTH,
+                                            o.height()),
+                                    measure(
+                                            path + ".clear",
+                                            "Clear distance",
+                                            Dimension.ROOF_LENGTH,
+                                            o.clear()))));
+        }
+        return groups;
+    }
+
+    private List<Group> array() {
+        Job.ArrayChoice a = job.array();
+        List<Option> tilts = new ArrayList<>();
+        a.tray()
+                .tilts()
+                .forEach(
+                        t ->
+                                tilts.add(
+                                        new Option(
+                                                t.typed(),
+                                                Show.in(units, Dimension.ANGLE, t.si()))));
+        List<Option> gaps = new ArrayList<>();
+        gaps.add(new Option("", "smallest without shadow"));
+        a.tray()
+                .gaps()
+                .forEach(
+                        g ->
+                                gaps.add(
+                                        new Option(
+                                                g.typed(),
+                                                Show.both(units, Dimension.PART_LENGTH, g.si()))));
+        List<Option> facings = new ArrayList<>();
+        for (RoofPlan.Edge e : design.plan().edges()) {
+            facings.add(new Option("{\"edge\":" + e.number() + "}", "edge " + e.number()));
+        }
+        String azimuth =
+                a.facing() instanceof Job.ToAzimuth to
+                        ? Json.write(Map.of("azimuth", to.azimuth().typed()))
+                        : "{\"azimuth\":\""
+                                + Show.number(design.layout().facingDeg(), 1)
+                                + " deg\"}";
+        facings.add(new Option(azimuth, "an azimuth"));
+        String facing =
+                a.facing() instanceof Job.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
+        List<Input> layout = new ArrayList<>();
+        layout.add(
+                new Input(
+                        "$.array.tilt",
+                        "Tilt",
+                        sameSetting(a.tray().tilts(), a.tilt()),
+                        "",
+                        "",
+                        tilts,
+                        "choice",
+                        false));
+        layout.add(
+                new Input(
+                        "$.array.gap",
+                        "Row gap",
+                        a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()),
+                        "",
+                        "now " + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
+                        gaps,
+                        "choice",
+                        false));
+        layout.add(
+                new Input("$.array.facing", "Rows face", facing, "", "", facings, "json", false));
+        if (a.facing() instanceof Job.ToAzimuth to) {
+            layout.add(measure("$.array.facing.azimuth", "Azimuth", Dimension.ANGLE, to.azimuth()));
+        }
+        layout.add(
+                measure(
+                        "$.array.setback",
+                        "Set-back",
+                        Dimension.ROOF_LENGTH,
+                        a.setback(),
+                        "by rule: " + design.layout().setbackRule()));
+        layout.add(
+                measure(
+                        "$.array.shiftAlong",
+                        "Shift along the rows",
+                        Dimension.ROOF_LENGTH,
+                        a.shiftAlong()));
+        layout.add(
+                measure(
+                        "$.array.shiftAcross",
+                        "Shift across the rows",
+                        Dimension.ROOF_LENGTH,
+                        a.shiftAcross()));
+        Job.Walkway w = a.walkway();
+        return List.of(
+                plain(
+                        "Parts",
+                        part("$.array.tray", "Tray system", "tray-system", a.tray().info()),
+                        part("$.array.module", "Module", "module", a.module().info()),
+                        part("$.array.block", "Block", "block", a.block().info())),
+                new Group("Layout", "", "", layout),
+                new Group(
+                        "Walkway",
+                        "$.array.walkway",
+                        "",
+                        List.of(
+                                text(
+                                        "$.array.walkway.every",
+                                        "Every so many rows",
+                                        w == null ? "" : String.valueOf(w.every())),
+                                text(
+                                        "$.array.walkway.first",
+                                        "First behind row",
+                                        w == null ? "" : String.valueOf(w.first())),
+                                measure(
+                                        "$.array.walkway.width",
+                                        "Width",
+                                        Dimension.ROOF_LENGTH,
+                                        w == null ? null : w.width(),
+                                        "none"))),
+                plain(
+                        "No row shadow on the shortest day",
+                        number("$.array.windowFrom", "from, solar hour", a.windowFrom(), "h"),
+                        number("$.array.windowTo", "to, solar hour", a.windowTo(), "h")));
+    }
+
+    /** The text of the setting that has the same value, so that the select shows it. */
+    private static String sameSetting(List<Measure> settings, Measure value) {
+        return settings.stream()
+                .filter(s -> Math.abs(s.si() - value.si()) < 1e-6)
+                .map(Measure::typed)
+                .findFirst()
+                .orElse(value.typed());
+    }
+
+    private List<Group> electrical() {
+        Job.Electrical e = job.electrical();
+        Job.AcRun run = e.run();
+        List<Group> groups = new ArrayList<>();
+        groups.add(
+                plain(
+                        "Inverters",
+                        part("$.electrical.inverter", "Inverter", "inverter", e.inverter().info()),
+                        number("$.electrical.dcAcMost", "DC to AC at most", e.dcAcMost(), ""),
+                        measure(
+                                "$.electrical.systemLimit",
+                                "DC system limit",
+                                Dimension.VOLTAGE,
+                                e.systemLimit()),
+                        number(
+                                "$.electrical.cellRiseC",
+                                "Cell above ambient",
+                                e.cellRiseC(),
+                                "°C")));
+        List<Input> points = new ArrayList<>();
+        for (int i = 0; i < run.points().size(); i++) {
+            String path = "$.electrical.run.points[" + i + "]";
+            String name = i == 0 ? "Inverters" : "Point " + (i + 1);
+            points.add(
+                    measure(
+                            path + ".x",
+                            name + ", x",
+                            Dimension.ROOF_LENGTH,
+                            run.points().get(i).x()));
+            points.add(
+                    measure(
+                            path + ".y",
+                            name + ", y",
+                            Dimension.ROOF_LENGTH,
+                            run.points().get(i).y()));
+        }
+        groups.add(new Group("Route of the AC run", "", "", points));
+        for (int i = 0; i < run.legs().size(); i++) {
+            String path = "$.electrical.run.legs[" + i + "]";
+            groups.add(
+                    new Group(
+                            "Vertical leg " + (i + 1),
+                            "",
+                            path,
+                            List.of(
+                                    text(path + ".name", "What it is", run.legs().get(i).name()),
+                                    measure(
+                                            path + ".length",
+                                            "Length",
+                                            Dimension.ROOF_LENGTH,
+                                            run.legs().get(i).length()))));
+        }
+        groups.add(
+                plain(
+                        "Conductors",
+                        number("$.electrical.run.slackPct", "Slack", run.slackPct(), "%"),
+                        choice(
+                                "$.electrical.run.material",
+                                "Material",
+                                run.material(),
+                                List.of("cu", "al")),
+                        choice(
+                                "$.electrical.run.insulation",
+                                "Insulation",
+                                run.insulation(),
+                                List.of("THWN-2", "XHHW-2")),
+                        choice(
+                                "$.electrical.run.raceway",
+                                "Raceway",
+                                run.raceway(),
+                                List.of("steel", "pvc")),
+                        choice(
+                                "$.electrical.run.terminals",
+                                "Terminals",
+                                run.terminalC() + " C",
+                                List.of("75 C", "60 C")),
+                        yesNo("$.electrical.run.inSun", "In the sun", run.inSun()),
+                        measure(
+                                "$.electrical.run.aboveRoof",
+                                "Above the roof",
+                                Dimension.PART_LENGTH,
+                                run.aboveRoof()),
+                        number(
+                                "$.electrical.run.dropLimitPct",
+                                "Drop at most",
+                                run.dropLimitPct(),
+                                "%"),
+                        number(
+                                "$.electrical.run.powerFactor",
+                                "Power factor",
+                                run.powerFactor(),
+                                "")));
+        return groups;
+    }
+}

@@ -1,0 +1,258 @@
+package whipsaw.app.print;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import whipsaw.app.drawing.PaperScale;
+import whipsaw.app.drawing.PlanDrawing;
+import whipsaw.app.store.Revision;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.build.Counts;
+import whipsaw.core.check.Check;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.DataSource;
+
+/** What the printed job sheet says, ready to be laid out. */
+public record JobSheet(
+        Job job,
+        Revision revision,
+        String drawing,
+        String scale,
+        List<Row> rows,
+        int totalBlocks,
+        List<Fact> loads,
+        List<Fact> circuits,
+        List<Counts.Line> counts,
+        List<Check> checks,
+        List<String> assumptions,
+        List<DataSource> sources,
+        String units) {
+
+    /**
+     * One row of the ballast map.
+     *
+     * @param counts blocks from the left, gaps between runs as a bar
+     */
+    public record Row(int number, String counts, int modules, int blocks, String mass) {}
+
+    /** A named figure. */
+    public record Fact(String name, String value) {}
+
+    public static JobSheet of(Design design, Revision revision, CodeTables tables) {
+        UnitSystem units = design.job().project().units();
+        return new JobSheet(
+                design.job(),
+                revision,
+                PlanDrawing.forPaper(design),
+                "1 : " + PaperScale.of(PlanDrawing.extent(design)).oneTo(),
+                rows(design, units),
+                design.holdDown().blocks(),
+                loads(design, units),
+                circuits(design, units),
+                design.counts().lines(),
+                design.checks(),
+                assumptions(design, units),
+                new Figures(design, tables).sources(),
+                units.key());
+    }
+
+    /** Rows of the ballast map from the front. */
+    public static List<Row> rows(Design design, UnitSystem units) {
+        Map<Integer, List<HoldDown.Position>> byRow = new TreeMap<>();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            int row = design.layout().modules().get(p.shares().get(0).module()).row();
+            byRow.computeIfAbsent(row, k -> new ArrayList<>()).add(p);
+        }
+        List<Row> rows = new ArrayList<>();
+        byRow.forEach((row, positions) -> rows.add(row(design, units, row, positions)));
+        return rows;
+    }
+
+    private static Row row(
+            Design design, UnitSystem units, int row, List<HoldDown.Position> positions) {
+        StringBuilder text = new StringBuilder();
+        int blocks = 0;
+        double reached = Double.NaN;
+        for (HoldDown.Position p : positions) {
+            if (!Double.isNaN(reached) && p.s() - reached > design.layout().columnPitchM() * 1.2) {
+                text.append(" |");
+            }
+            text.append(text.length() == 0 ? "" : " ").append(p.ballast().blocksPlaced());
+            if (p.ballast().full()) {
+                text.append('!');
+            }
+            blocks += p.ballast().blocksPlaced();
+            reached = p.s();
+        }
+        int modules =
+                (int)
+                        design.layout().modules().stream()
+                                .mapToInt(ArrayLayout.Module::row)
+                                .filter(r -> r == row)
+                                .count();
+        double kg = blocks * design.job().array().block().mass().si();
+        return new Row(row, text.toString(), modules, blocks, Show.in(units, Dimension.MASS, kg));
+    }
+
+    private static List<Fact> loads(Design design, UnitSystem units) {
+        RoofLoads loads = design.loads();
+        Job.Allowance allowance = design.job().roof().allowance();
+        List<Fact> facts = new ArrayList<>();
+        facts.add(new Fact("Modules", Show.both(units, Dimension.MASS, loads.moduleKg())));
+        facts.add(new Fact("Racking", Show.both(units, Dimension.MASS, loads.rackingKg())));
+        facts.add(new Fact("Blocks", Show.both(units, Dimension.MASS, loads.ballastKg())));
+        facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
+        facts.add(
+                new Fact(
+                        "Average over the array",
+                        Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
+        if (loads.worstBay() != null) {
+            facts.add(
+                    new Fact(
+                            "Heaviest bay, " + loads.worstBay().bay().name(),
+                            Show.both(units, Dimension.LOAD, loads.worstBay().load().loadPa())));
+        }
+        facts.add(
+                new Fact(
+                        "Allowance for added load",
+                        allowance == null
+                                ? "not established"
+                                : Show.both(units, Dimension.LOAD, allowance.load().si())
+                                        + ", "
+                                        + allowance.givenBy()
+                                        + ", "
+                                        + allowance.date()));
+        facts.add(
+                new Fact(
+                        "Velocity pressure q_h",
+                        Show.both(units, Dimension.LOAD, design.site().velocity().pressurePa())));
+        facts.add(
+                new Fact(
+                        "Ground snow load",
+                        Show.both(units, Dimension.LOAD, design.job().site().snow().si())
+                                + ", recorded for the engineer, not added"));
+        return facts;
+    }
+
+    private static List<Fact> circuits(Design design, UnitSystem units) {
+        Circuits c = design.circuits();
+        List<Fact> facts = new ArrayList<>();
+        facts.add(
+                new Fact(
+                        "DC and AC",
+                        Show.number(c.dcW() / 1000, 2)
+                                + " kW dc, "
+                                + Show.number(c.acVa() / 1000, 2)
+                                + " kW ac, ratio "
+                                + Show.number(c.ratio(), 3)));
+        facts.add(
+                new Fact(
+                        "Strings",
+                        c.strings().size()
+                                + " of "
+                                + c.shortestUsed()
+                                + " to "
+                                + c.longestUsed()
+                                + " modules; legal "
+                                + c.limits().shortest()
+                                + " to "
+                                + c.limits().longest()));
+        for (int i = 1; i <= c.inverters(); i++) {
+            int inverter = i;
+            List<String> names =
+                    c.strings().stream()
+                            .filter(s -> s.inverter() == inverter)
+                            .map(s -> s.name() + " (" + s.modules().size() + ")")
+                            .toList();
+            facts.add(new Fact("Inverter " + i, String.join(", ", names)));
+        }
+        AcRun run = design.run();
+        facts.add(
+                new Fact(
+                        "AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
+        if (run.sizing() != null && run.sizing().feasible()) {
+            String material = design.job().electrical().run().material();
+            facts.add(
+                    new Fact(
+                            "AC run, conductors",
+                            run.sizing().chosen().sets()
+                                    + " x 3 "
+                                    + Counts.conductor(
+                                            run.sizing().chosen().size().name(), material)
+                                    + ", ground "
+                                    + (run.sizing().ground() == null
+                                            ? "above the table"
+                                            : Counts.conductor(run.sizing().ground(), material))
+                                    + ", device "
+                                    + run.sizing().deviceA()
+                                    + " A, drop "
+                                    + Show.number(run.sizing().chosen().drop().dropPct(), 2)
+                                    + " %"));
+        }
+        return facts;
+    }
+
+    private static List<String> assumptions(Design design, UnitSystem units) {
+        List<String> list = new ArrayList<>();
+        Job job = design.job();
+        assumed(list, "Mean roof height", job.roof().height());
+        assumed(list, "Fall of the roof", job.roof().slope());
+        assumed(list, "Top of the sheet", job.roof().upAzimuth());
+        assumed(list, "Latitude", job.site().latitude());
+        assumed(list, "Longitude", job.site().longitude());
+        assumed(list, "Basic wind speed", job.site().wind());
+        assumed(list, "Ground elevation", job.site().elevation());
+        assumed(list, "Ground snow load", job.site().snow());
+        assumed(list, "Record low", job.site().recordLow());
+        assumed(list, "Design high", job.site().designHigh());
+        if (job.roof().allowance() != null) {
+            assumed(list, "Allowance for added load", job.roof().allowance().load());
+        }
+        list.add(
+                "Wind speed is a 3-second gust at strength level for risk category "
+                        + job.site().riskCategory()
+                        + ", exposure "
+                        + job.site().exposure()
+                        + ".");
+        if (design.layout().setbackRule() != null) {
+            list.add("Set-back by the common rule: " + design.layout().setbackRule() + ".");
+        }
+        if (job.array().tray().shared() == null) {
+            list.add("No load sharing is shown: the effective wind area is one module.");
+        } else {
+            list.add(
+                    "Load is shared over "
+                            + Show.both(units, Dimension.AREA, job.array().tray().shared().si())
+                            + " by "
+                            + job.array().tray().sharedReport()
+                            + ".");
+        }
+        list.add(
+                "Friction on "
+                        + job.roof().covering()
+                        + " is "
+                        + design.holdDown().friction()
+                        + " (tray system's figure).");
+        list.add("Rows stand on a level roof for their spacing; the fall counts against sliding.");
+        list.add("Zones on other than rectangular roofs follow our own convention.");
+        return list;
+    }
+
+    private static void assumed(List<String> list, String name, Measure m) {
+        if (m.assumed()) {
+            list.add("ASSUMED, to be confirmed: " + name + " " + m.typed().replace("~", "") + ".");
+        }
+    }
+}

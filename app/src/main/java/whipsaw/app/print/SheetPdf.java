@@ -1,0 +1,53 @@
+package whipsaw.app.print;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+
+/** The job sheet as a PDF, from the same template as the printed page. */
+@Component
+public class SheetPdf {
+    private static final String FAMILY = "Barlow Semi Condensed";
+
+    private final SpringTemplateEngine templates;
+
+    public SheetPdf(SpringTemplateEngine templates) {
+        this.templates = templates;
+    }
+
+    public byte[] render(JobSheet sheet) {
+        Context context = new Context();
+        context.setVariable("sheet", sheet);
+        context.setVariable("pdf", true);
+        String html = templates.process("sheet", context);
+        try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
+            PdfRendererBuilder builder = new PdfRendererBuilder();
+            builder.useFastMode();
+            font(builder, "BarlowSemiCondensed_400Regular.ttf", FAMILY, 400);
+            font(builder, "BarlowSemiCondensed_600SemiBold.ttf", FAMILY, 600);
+            font(builder, "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
+            builder.useSVGDrawer(new BatikSVGDrawer());
+            builder.withHtmlContent(html, SheetPdf.class.getResource("/static/").toString());
+            builder.toStream(out);
+            builder.run();
+            return out.toByteArray();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
+        builder.useFont(
+                () -> SheetPdf.class.getResourceAsStream("/whipsaw/fonts/" + file),
+                family,
+                weight,
+                FontStyle.NORMAL,
+                true);
+    }
+}

@@ -1,0 +1,82 @@
+package whipsaw.app.web;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import whipsaw.app.store.StoreException;
+import whipsaw.core.calc.CalcException;
+import whipsaw.core.calc.Topic;
+import whipsaw.core.calc.Topics;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Show;
+
+/** Quick calcs: a form for every calculation that needs no job, and the list of code tables. */
+@Controller
+public class CalcController {
+    private static final int FIGURES = 6;
+
+    private final Topics topics;
+    private final CodeTables tables;
+
+    public CalcController(CodeTables tables) {
+        this.tables = tables;
+        this.topics = new Topics(tables);
+    }
+
+    @GetMapping("/calc")
+    public String all(Model model) {
+        model.addAttribute("topics", withForms());
+        return "calc";
+    }
+
+    private List<Topic> withForms() {
+        return topics.all().stream().filter(t -> !t.fields().isEmpty()).toList();
+    }
+
+    /** A calculation with the values in the address, so that it can be kept and sent. */
+    @GetMapping("/calc/{name}")
+    public String one(
+            @PathVariable String name, @RequestParam Map<String, String> values, Model model) {
+        Topic topic = topics.named(name);
+        if (topic == null || topic.fields().isEmpty()) {
+            throw new StoreException("there is no quick calc '" + name + "'");
+        }
+        Map<String, String> inputs = new LinkedHashMap<>();
+        for (Topic.Field field : topic.fields()) {
+            String value = values.isEmpty() ? field.example() : values.get(field.key());
+            inputs.put(field.key(), value == null ? "" : value.strip());
+        }
+        model.addAttribute("topics", withForms());
+        model.addAttribute("topic", topic);
+        model.addAttribute("inputs", inputs);
+        try {
+            Map<String, String> given = new LinkedHashMap<>(inputs);
+            given.values().removeIf(String::isEmpty);
+            Map<String, String> results = new LinkedHashMap<>();
+            topic.run(given).forEach((key, value) -> results.put(key, words(value)));
+            model.addAttribute("results", results);
+        } catch (CalcException e) {
+            model.addAttribute("problem", e.getMessage());
+            model.addAttribute("problemField", e.field());
+        }
+        return "calc";
+    }
+
+    private static String words(Object value) {
+        if (value instanceof Double d) {
+            return Show.significant(d, FIGURES);
+        }
+        return value == null ? "none" : String.valueOf(value);
+    }
+
+    @GetMapping("/tables")
+    public String tables(Model model) {
+        model.addAttribute("tables", tables.all());
+        return "tables";
+    }
+}

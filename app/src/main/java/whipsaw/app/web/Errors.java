@@ -1,0 +1,103 @@
+package whipsaw.app.web;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
+import org.springframework.web.bind.annotation.ControllerAdvice;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.servlet.ModelAndView;
+import whipsaw.app.job.DocumentPatch;
+import whipsaw.app.job.JobService;
+import whipsaw.app.store.JobStore;
+import whipsaw.app.store.Json;
+import whipsaw.app.store.StoreException;
+import whipsaw.core.calc.CalcException;
+import whipsaw.core.job.Problem;
+
+/** Turns refusals into clear answers: JSON for the page's script, a plain page for a browser. */
+@ControllerAdvice
+public class Errors {
+
+    @ExceptionHandler(JobService.Refused.class)
+    public Object refused(JobService.Refused e, HttpServletRequest request) {
+        List<Map<String, String>> problems = new ArrayList<>();
+        for (Problem p : e.problems()) {
+            problems.add(
+                    Map.of(
+                            "path", p.path(),
+                            "label", p.label(),
+                            "value", p.value(),
+                            "message", p.words()));
+        }
+        return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "Not taken", problems);
+    }
+
+    @ExceptionHandler(JobStore.Conflict.class)
+    public Object conflict(JobStore.Conflict e, HttpServletRequest request) {
+        List<Map<String, String>> problems = new ArrayList<>();
+        e.since()
+                .forEach(
+                        r ->
+                                problems.add(
+                                        Map.of(
+                                                "path",
+                                                "",
+                                                "label",
+                                                "Revision " + r.number(),
+                                                "value",
+                                                String.valueOf(r.number()),
+                                                "message",
+                                                "Revision " + r.number() + ": " + r.words())));
+        return answer(request, HttpStatus.CONFLICT, "Changed in another window", problems);
+    }
+
+    @ExceptionHandler({
+        Json.NotJson.class,
+        CalcException.class,
+        DocumentPatch.BadPatch.class,
+        JobController.DocumentPatchProblem.class,
+        HttpMessageNotReadableException.class,
+        MissingServletRequestParameterException.class
+    })
+    public Object badRequest(Exception e, HttpServletRequest request) {
+        String message =
+                e instanceof HttpMessageNotReadableException
+                        ? "the request is no JSON object"
+                        : e.getMessage();
+        return answer(request, HttpStatus.BAD_REQUEST, "Not understood", one(message));
+    }
+
+    @ExceptionHandler(StoreException.class)
+    public Object missing(StoreException e, HttpServletRequest request) {
+        return answer(request, HttpStatus.NOT_FOUND, "Not found", one(e.getMessage()));
+    }
+
+    private static List<Map<String, String>> one(String message) {
+        return List.of(Map.of("path", "", "label", "", "value", "", "message", message));
+    }
+
+    private static Object answer(
+            HttpServletRequest request,
+            HttpStatus status,
+            String title,
+            List<Map<String, String>> problems) {
+        String accept = String.valueOf(request.getHeader("Accept"));
+        if (accept.contains("application/json")) {
+            Map<String, Object> body = new LinkedHashMap<>();
+            body.put("title", title);
+            body.put("problems", problems);
+            return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(body);
+        }
+        ModelAndView page = new ModelAndView("problem", status);
+        page.addObject("title", title);
+        page.addObject("problems", problems);
+        return page;
+    }
+}

@@ -1,0 +1,52 @@
+package whipsaw.app.web;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.net.URI;
+import java.util.Set;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Answers only requests that name this machine and, when they come from a page, come from a page of
+ * our own; and tells the browser to run nothing else.
+ */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE)
+public class LocalOnly extends OncePerRequestFilter {
+    private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost");
+    private static final String POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'"
+                    + " data:; connect-src 'self'; form-action 'self'; base-uri 'none';"
+                    + " frame-ancestors 'none'";
+
+    @Override
+    protected void doFilterInternal(
+            HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        String origin = request.getHeader("Origin");
+        if (!HOSTS.contains(request.getServerName()) || (origin != null && !own(origin, request))) {
+            response.sendError(HttpServletResponse.SC_FORBIDDEN);
+            return;
+        }
+        response.setHeader("Content-Security-Policy", POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "same-origin");
+        chain.doFilter(request, response);
+    }
+
+    private static boolean own(String origin, HttpServletRequest request) {
+        try {
+            URI uri = URI.create(origin);
+            return HOSTS.contains(String.valueOf(uri.getHost()))
+                    && uri.getPort() == request.getServerPort();
+        } catch (IllegalArgumentException e) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,90 @@
+package whipsaw.app.web;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseBody;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.Problem;
+import whipsaw.core.roof.TapeText;
+import whipsaw.core.roof.Traverse;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** The roof as it draws itself while its tape survey is typed. */
+@Controller
+public class TapeController {
+    private static final int LONGEST = 20_000;
+
+    private final JobService jobs;
+
+    public TapeController(JobService jobs) {
+        this.jobs = jobs;
+    }
+
+    /**
+     * Reads a survey as far as it is typed.
+     *
+     * @return points in metres as walked, the closing gap in words, legs as a document, problems by
+     *     line
+     */
+    @PostMapping(path = "/jobs/{slug}/tape", consumes = "application/json")
+    @ResponseBody
+    public Map<String, Object> read(
+            @PathVariable String slug, @RequestBody Map<String, Object> body) {
+        UnitSystem units = jobs.open(slug).design().job().project().units();
+        String text = String.valueOf(body.get("text"));
+        if (text.length() > LONGEST) {
+            throw new IllegalArgumentException(
+                    "the survey is longer than " + LONGEST + " characters");
+        }
+        var reading = TapeText.read(text, Dimension.ROOF_LENGTH.unit(units));
+        Map<String, Object> answer = new LinkedHashMap<>();
+        answer.put("problems", reading.problems().stream().map(Problem::words).toList());
+        answer.put(
+                "legs",
+                reading.legs().stream()
+                        .map(l -> Map.of("length", l.length().typed(), "turnDeg", l.turnDeg()))
+                        .toList());
+        if (reading.legs().isEmpty()) {
+            answer.put("points", List.of());
+            answer.put("words", "");
+            return answer;
+        }
+        Traverse walk =
+                Traverse.of(
+                        reading.legs().stream()
+                                .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
+                                .toList(),
+                        false);
+        boolean up = !walk.counterClockwise();
+        answer.put(
+                "points",
+                walk.rawVertices().stream().map(c -> up ? turned(c) : List.of(c.x, c.y)).toList());
+        answer.put("words", words(reading.legs().size(), walk, units));
+        return answer;
+    }
+
+    private static List<Double> turned(Coordinate c) {
+        return List.of(-c.y, c.x);
+    }
+
+    private static String words(int edges, Traverse walk, UnitSystem units) {
+        String gap = Show.both(units, Dimension.ROOF_LENGTH, walk.closureM());
+        String ratio = Double.isNaN(walk.ratio()) ? "" : ", 1 in " + Show.number(walk.ratio(), 0);
+        return edges
+                + (edges == 1 ? " edge, " : " edges, ")
+                + "turns off a full circle by "
+                + Show.number(walk.misclosureDeg(), 1)
+                + " deg, "
+                + gap
+                + " from the start"
+                + ratio;
+    }
+}

@@ -1,0 +1,260 @@
+// The work surface of a job: entry, change, undo, workings. The plan itself is in plan.js.
+import { Plan } from "./plan.js";
+import { startTape } from "./tape.js";
+
+const plan = new Plan({ change, preview, explain, tell });
+let layers = new Set();
+
+function bench() {
+  return document.getElementById("bench");
+}
+
+function slug() {
+  return bench().dataset.slug;
+}
+
+function tell(words) {
+  document.getElementById("told").textContent = words;
+}
+
+async function post(path, body, accept = "application/json, text/html") {
+  return fetch(`/jobs/${slug()}/${path}`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json", Accept: accept },
+    body: JSON.stringify(body),
+  });
+}
+
+/** Stores a change as one revision; on refusal shows each problem beside its field. */
+async function change(changes, field = null, base = Number(bench().dataset.revision)) {
+  clearFaults();
+  let answer;
+  try {
+    answer = await post("change", { base, changes });
+  } catch {
+    showBanner(["The server does not answer. What you typed is still here; try again."]);
+    return false;
+  }
+  if (answer.ok) {
+    swap(await answer.text());
+    return true;
+  }
+  const told = await answer.json();
+  if (answer.status === 409) {
+    const newest = Math.max(...told.problems.map((p) => Number(p.value)));
+    showBanner(["Another window changed this job first:", ...told.problems.map((p) => p.message), "Yours is not stored yet."], [
+      ["Apply mine on top", () => change(changes, field, newest)],
+      ["Show theirs", () => location.reload()],
+    ]);
+    return false;
+  }
+  showProblems(told.problems, field);
+  return false;
+}
+
+let previewing = false;
+let waiting = null;
+
+/** Shows what a change would do; while one is on its way only the latest waits. */
+async function preview(changes) {
+  waiting = changes;
+  if (previewing) {
+    return;
+  }
+  previewing = true;
+  while (waiting) {
+    const now = waiting;
+    waiting = null;
+    const answer = await post("change", { base: 0, preview: true, changes: now });
+    if (answer.ok && !plan.released) {
+      const page = parse(await answer.text());
+      plan.showPreview(page.querySelector("#planwrap > svg"));
+      document.getElementById("difference").replaceWith(page.querySelector("#difference"));
+      const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
+      page.querySelectorAll("#titleblock > button").forEach((cell, i) => (cells[i].innerHTML = cell.innerHTML));
+    } else if (!answer.ok) {
+      const told = await answer.json();
+      tell(told.problems.map((p) => p.message).join(" "));
+    }
+  }
+  previewing = false;
+}
+
+function parse(html) {
+  return new DOMParser().parseFromString(html, "text/html");
+}
+
+/** Replaces the work surface, keeping focus, open parts, scroll, view, layers and unsent text. */
+function swap(html) {
+  const fresh = parse(html).getElementById("bench");
+  const old = bench();
+  const active = document.activeElement;
+  const path = active?.dataset?.path;
+  const planFocus = active?.id === "plan";
+  const thing = active?.dataset?.obstruction;
+  const walkway = active?.dataset?.walkway;
+  const typed = path && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
+  const tape = document.getElementById("tape");
+  const tapeText = tape && tape.value !== tape.defaultValue ? tape.value : null;
+  old.querySelectorAll("details").forEach((d) => {
+    const same = fresh.querySelector(`details[data-section="${d.dataset.section}"]`);
+    if (same) same.open = d.open;
+  });
+  const scroll = ["entry", "say"].map((id) => [id, document.getElementById(id).scrollTop]);
+  const figure = document.querySelector("#working article")?.dataset.figure;
+  old.replaceWith(fresh);
+  scroll.forEach(([id, top]) => (document.getElementById(id).scrollTop = top));
+  arrange();
+  if (tapeText !== null && document.getElementById("tape").value !== tapeText) document.getElementById("tape").value = tapeText;
+  if (path) {
+    const again = document.querySelector(`[data-path="${CSS.escape(path)}"]`);
+    if (again) {
+      if (typed !== null) again.value = typed;
+      again.focus({ preventScroll: true });
+    }
+  } else if (thing) {
+    document.querySelector(`[data-obstruction="${CSS.escape(thing)}"]`)?.focus();
+  } else if (walkway) {
+    plan.focusWalkway(walkway);
+  } else if (planFocus) {
+    document.getElementById("plan").focus();
+  }
+  if (figure) explain(figure);
+}
+
+function arrange() {
+  document.querySelectorAll("#key input").forEach((box) => {
+    if (layers.has(box.dataset.layer)) box.checked = !box.defaultChecked;
+  });
+  plan.attach();
+  applyLayers();
+  startTape(slug, change);
+}
+
+function applyLayers() {
+  const svg = document.getElementById("plan");
+  document.querySelectorAll("#key input").forEach((box) => svg.classList.toggle(`hide-${box.dataset.layer}`, !box.checked));
+}
+
+/** Opens the working of a figure beside the drawing. */
+async function explain(figure) {
+  const answer = await fetch(`/jobs/${slug()}/working?figure=${encodeURIComponent(figure)}`, { headers: { Accept: "text/html" } });
+  const place = document.getElementById("working");
+  if (!answer.ok) {
+    place.replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "This figure is no longer part of the design." }));
+    return;
+  }
+  place.replaceChildren(parse(await answer.text()).querySelector("article"));
+}
+
+function clearFaults() {
+  document.querySelectorAll(".fault").forEach((f) => (f.textContent = ""));
+  document.querySelectorAll(".wrong").forEach((w) => w.classList.remove("wrong"));
+  document.getElementById("banner").hidden = true;
+}
+
+function showProblems(problems, field) {
+  const loose = [];
+  for (const problem of problems) {
+    const named = document.querySelector(`[data-path="${CSS.escape(problem.path)}"]`);
+    const at = field && field.isConnected ? field : named;
+    const line = at?.closest(".entryline");
+    if (!line) {
+      loose.push(problem.message);
+      continue;
+    }
+    line.classList.add("wrong");
+    const fault = line.querySelector(".fault");
+    fault.textContent = (fault.textContent ? fault.textContent + " " : "") + problem.message + ".";
+  }
+  if (loose.length) showBanner(loose);
+}
+
+function showBanner(lines, actions = [["Close", () => {}]]) {
+  const banner = document.getElementById("banner");
+  banner.replaceChildren(
+    ...lines.map((line) => Object.assign(document.createElement("p"), { textContent: line })),
+    ...actions.map(([words, act]) => {
+      const button = Object.assign(document.createElement("button"), { type: "button", textContent: words });
+      button.addEventListener("click", () => {
+        banner.hidden = true;
+        act();
+      });
+      return button;
+    }),
+  );
+  banner.hidden = false;
+}
+
+function valueOf(input) {
+  return input.dataset.kind === "json" ? JSON.parse(input.value) : input.value.trim();
+}
+
+/** A field of an object that is stored whole: waits until all are filled, clears when all are empty. */
+function objectChange(group, input) {
+  const path = group.dataset.object;
+  const inputs = [...group.querySelectorAll("[data-path]")];
+  const filled = inputs.filter((i) => i.value.trim() !== "");
+  if (filled.length === 0) {
+    return [{ op: "remove", path }];
+  }
+  if (filled.length < inputs.length) {
+    input.closest(".entryline").querySelector(".fault").textContent = "Stored when all of these are filled in, removed when all are empty.";
+    return null;
+  }
+  const value = {};
+  inputs.forEach((i) => (value[i.dataset.path.slice(path.length + 1)] = valueOf(i)));
+  return [{ op: "set", path, value }];
+}
+
+function fieldChanged(input) {
+  clearFaults();
+  input.dataset.sent = input.value;
+  const group = input.closest("fieldset");
+  if (group.dataset.object) {
+    const changes = objectChange(group, input);
+    if (changes) change(changes, group.dataset.object ? null : input);
+    return;
+  }
+  const value = valueOf(input);
+  const optional = value === "" && /\.(gap|setback|height|thickness|shiftAlong|shiftAcross)$/.test(input.dataset.path) && !/obstructions|roof\.height/.test(input.dataset.path);
+  change([optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value }], input);
+}
+
+async function step(way) {
+  const answer = await post(way, {});
+  if (answer.ok) swap(await answer.text());
+}
+
+document.addEventListener("change", (event) => {
+  const target = event.target;
+  if (target.dataset?.path) fieldChanged(target);
+  if (target.dataset?.layer) {
+    layers = new Set([...document.querySelectorAll("#key input")].filter((b) => b.checked !== b.defaultChecked).map((b) => b.dataset.layer));
+    applyLayers();
+  }
+});
+
+document.addEventListener("click", (event) => {
+  const button = event.target.closest("button");
+  if (!button) return;
+  if (button.dataset.figure) explain(button.dataset.figure);
+  if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
+  if (button.id === "undo") step("undo");
+  if (button.id === "redo") step("redo");
+  if (button.id === "add-obstruction") {
+    const at = plan.middle();
+    const id = `o-${Date.now().toString(36)}`;
+    change([{ op: "append", path: "$.roof.obstructions", value: { id, name: "New obstruction", x: at.x, y: at.y, width: "4 ft", depth: "4 ft", height: "3 ft", clear: "3 ft" } }]);
+  }
+  if (button.id === "draw-run") plan.draw("run");
+  if (button.id === "draw-outline") plan.draw("outline");
+});
+
+document.addEventListener("keydown", (event) => {
+  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z" || event.target.matches("input, textarea")) return;
+  event.preventDefault();
+  step(event.shiftKey ? "redo" : "undo");
+});
+
+arrange();

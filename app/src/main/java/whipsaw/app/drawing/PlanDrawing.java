@@ -7,7 +7,6 @@ import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.geom.Point;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
@@ -15,6 +14,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.RoofZones;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -93,6 +93,7 @@ public final class PlanDrawing {
         obstructions();
         strings();
         run();
+        zoneNames();
         if (!paper) {
             marks();
             svg.raw("<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"draft\"></g>");
@@ -153,8 +154,8 @@ public final class PlanDrawing {
                     new Coordinate(c.x + tick, c.y + tick));
         }
         double angle = Math.toDegrees(Math.atan2(-(b.y - a.y), b.x - a.x));
-        if (angle > 90.01 || angle <= -90.01) {
-            angle += 180;
+        if (angle > 89.99 || angle <= -90.01) {
+            angle += angle > 0 ? -180 : 180;
         }
         Coordinate at =
                 inwards(
@@ -195,44 +196,58 @@ public final class PlanDrawing {
         Geometry edge = strip.difference(corner);
         svg.path("class=\"zone\" fill=\"url(#" + id + "-zone2)\"", Svg.area(edge));
         svg.path("class=\"zone\" fill=\"url(#" + id + "-zone3)\"", Svg.area(corner));
-        zoneLabel(plan.outline().difference(strip), "1");
-        zoneLabel(edge, "2");
-        zoneLabel(corner, "3");
         svg.close("g");
     }
 
-    private void zoneLabel(Geometry areas, String zone) {
-        for (int i = 0; i < areas.getNumGeometries(); i++) {
-            Geometry part = areas.getGeometryN(i);
-            if (part.getArea() < textM * textM * 4) {
-                continue;
-            }
-            Envelope box = part.getEnvelopeInternal();
-            double width = textM * 3.6;
-            Coordinate at =
-                    new Coordinate(box.getMinX() + width * 0.72, box.getMaxY() - textM * 1.5);
-            if (!part.covers(part.getFactory().createPoint(at))) {
-                Point inner = part.getInteriorPoint();
-                at = inner.getCoordinate();
-            }
-            svg.raw(
-                    "<rect class=\"flag\" x=\""
-                            + Svg.u(at.x - width / 2)
-                            + "\" y=\""
-                            + Svg.u(-at.y - textM * 0.85)
-                            + "\" width=\""
-                            + Svg.u(width)
-                            + "\" height=\""
-                            + Svg.u(textM * 1.25)
-                            + "\"/>");
-            svg.text(
-                    "class=\"flagtext\" text-anchor=\"middle\" font-size=\""
-                            + Svg.u(textM * 0.9)
-                            + "\"",
-                    at.x,
-                    at.y - textM * 0.1,
-                    "zone " + zone);
+    /**
+     * Zone names: 3 in the corners and 2 along the edges, inside the set-back; 1 in its upper
+     * corner.
+     */
+    private void zoneNames() {
+        svg.open("g", "class=\"layer-zones\"");
+        double inside = Math.max(layout.setbackM() * 0.5, textM * 0.6);
+        for (RoofZones.Corner c : design.site().zones().corners()) {
+            Coordinate at = c.after().from();
+            double along = Math.min(c.after().lengthM() * 0.25, textM * 4);
+            Coordinate on = c.after().to();
+            double part = along / c.after().lengthM();
+            zoneName(
+                    inwards(
+                            new Coordinate(
+                                    at.x + (on.x - at.x) * part, at.y + (on.y - at.y) * part),
+                            c.after(),
+                            inside),
+                    "zone 3");
         }
+        double width = design.site().zones().widthM();
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.lengthM() > 2 * width + textM * 6) {
+                Coordinate middle =
+                        new Coordinate(
+                                (e.from().x + e.to().x) / 2 + textM * 4 * Math.abs(e.normalY()),
+                                (e.from().y + e.to().y) / 2 + textM * 4 * Math.abs(e.normalX()));
+                zoneName(inwards(middle, e, inside), "zone 2");
+            }
+        }
+        Geometry field = plan.outline().difference(design.site().zones().edgeStrip());
+        for (int i = 0; i < field.getNumGeometries(); i++) {
+            if (field.getGeometryN(i).getArea() > textM * textM * 30) {
+                zoneName(field.getGeometryN(i).getInteriorPoint().getCoordinate(), "zone 1");
+            }
+        }
+        svg.close("g");
+    }
+
+    private void zoneName(Coordinate at, String name) {
+        double width = textM * 3.4;
+        rect("flag", at.x - width / 2, at.y - textM * 0.55, width, textM * 1.1, 0);
+        svg.text(
+                "class=\"flagtext\" text-anchor=\"middle\" font-size=\""
+                        + Svg.u(textM * 0.9)
+                        + "\"",
+                at.x,
+                at.y - textM * 0.3,
+                name);
     }
 
     private void bays() {
@@ -314,7 +329,7 @@ public final class PlanDrawing {
         }
         svg.path("class=\"modules\"", d.toString());
         svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
-        String size = Svg.u(layout.depthM() * 0.62);
+        String size = Svg.u(layout.depthM() * 0.92);
         svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
         for (HoldDown.Position p : design.holdDown().positions()) {
             Coordinate at = layout.frame().plan(p.s(), p.t());
@@ -323,7 +338,7 @@ public final class PlanDrawing {
             svg.text(
                     p.ballast().full() ? "class=\"full\"" : "",
                     at.x,
-                    at.y - layout.depthM() * 0.22,
+                    at.y - layout.depthM() * 0.33,
                     words);
         }
         svg.close("g").close("g");
@@ -337,7 +352,7 @@ public final class PlanDrawing {
             if (m.row() != row) {
                 row = m.row();
                 Coordinate at = layout.frame().plan(m.s() - 0.3, m.t() + layout.depthM() * 0.3);
-                svg.text("class=\"rownumber\"", at.x, at.y, "row " + row);
+                svg.text("class=\"rownumber\"", at.x, at.y, String.valueOf(row));
             }
         }
         svg.close("g");

@@ -429,13 +429,15 @@ public final class EntryForm {
                         "$.array.shiftAlong",
                         "Shift along the rows",
                         Dimension.ROOF_LENGTH,
-                        a.shiftAlong()));
+                        zeroAsNone(a.shiftAlong()),
+                        "none"));
         layout.add(
                 measure(
                         "$.array.shiftAcross",
                         "Shift across the rows",
                         Dimension.ROOF_LENGTH,
-                        a.shiftAcross()));
+                        zeroAsNone(a.shiftAcross()),
+                        "none"));
         Job.Walkway w = a.walkway();
         return List.of(
                 plain(
@@ -467,6 +469,10 @@ public final class EntryForm {
                         "No row shadow on the shortest day",
                         number("$.array.windowFrom", "from, solar hour", a.windowFrom(), "h"),
                         number("$.array.windowTo", "to, solar hour", a.windowTo(), "h")));
+    }
+
+    private static Measure zeroAsNone(Measure m) {
+        return m.si() == 0 ? null : m;
     }
 
     /** The text of the setting that has the same value, so that the select shows it. */

@@ -3,6 +3,7 @@ package whipsaw.app.print;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
+import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -19,6 +20,7 @@ public class SheetPdf {
 
     public SheetPdf(SpringTemplateEngine templates) {
         this.templates = templates;
+        XRLog.setLoggingEnabled(false);
     }
 
     public byte[] render(JobSheet sheet) {

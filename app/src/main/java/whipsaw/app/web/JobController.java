@@ -227,8 +227,8 @@ public class JobController {
                                     "total.blocks"),
                             new Cell(
                                     "Added load",
-                                    Show.in(units, Dimension.LOAD, load).replaceAll(" \\(.*", ""),
-                                    Show.in(other, Dimension.LOAD, load).replaceAll(" \\(.*", ""),
+                                    Show.brief(units, Dimension.LOAD, load),
+                                    Show.brief(other, Dimension.LOAD, load),
                                     "roof.footprint")),
                     status.words());
         }

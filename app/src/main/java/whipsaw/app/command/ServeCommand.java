@@ -1,12 +1,15 @@
 package whipsaw.app.command;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.springframework.boot.Banner;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -32,11 +35,13 @@ public final class ServeCommand {
         int port = 0;
         String address = LOOPBACK;
         Path data = null;
+        boolean rehearsal = false;
         try {
             for (int i = 0; i < args.length; i++) {
                 switch (args[i]) {
                     case "--port" -> port = port(args[++i]);
                     case "--address" -> address = args[++i];
+                    case "--rehearse" -> rehearsal = true;
                     case "--data" -> data = Path.of(args[++i]);
                     default -> throw new IllegalArgumentException("unknown option " + args[i]);
                 }
@@ -51,7 +56,11 @@ public final class ServeCommand {
                                 + ": there are no accounts yet, so only 127.0.0.1 is served");
             }
             int chosen = freePort(port);
-            start(data, chosen, demo);
+            ConfigurableApplicationContext context = start(data, chosen, demo);
+            if (rehearsal) {
+                rehearse(context, chosen);
+                return;
+            }
             System.out.println("Whipsaw is at http://" + LOOPBACK + ":" + chosen + "/");
             System.out.println("Data: " + data.toAbsolutePath() + "   Stop with Ctrl-C.");
         } catch (IllegalArgumentException e) {
@@ -61,6 +70,28 @@ public final class ServeCommand {
             System.err.println("an option lacks its value");
             System.exit(1);
         }
+    }
+
+    /**
+     * Serves the first pages once and ends, so that their classes can be archived for a quick
+     * start.
+     */
+    private static void rehearse(ConfigurableApplicationContext context, int port) {
+        try {
+            for (JobStore.Listed job : context.getBean(JobStore.class).list()) {
+                for (String page : List.of("/", "/jobs/" + job.slug())) {
+                    try (InputStream in =
+                            URI.create("http://" + LOOPBACK + ":" + port + page)
+                                    .toURL()
+                                    .openStream()) {
+                        in.readAllBytes();
+                    }
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        context.close();
     }
 
     private static int port(String text) {

@@ -1,0 +1,114 @@
+package whipsaw.app;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.springframework.context.ConfigurableApplicationContext;
+import whipsaw.app.command.ServeCommand;
+
+/** The real application on a free port with an own store, and a real browser to drive it. */
+public final class TestServer implements AutoCloseable {
+    private final ConfigurableApplicationContext context;
+    private final String address;
+    private final HttpClient http = HttpClient.newHttpClient();
+    private Playwright playwright;
+    private Browser browser;
+
+    public TestServer() {
+        try {
+            Path data = Files.createTempDirectory("whipsaw-test");
+            context = ServeCommand.start(data, 0, true);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        address = "http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port");
+    }
+
+    public String address(String path) {
+        return address + path;
+    }
+
+    public <T> T bean(Class<T> type) {
+        return context.getBean(type);
+    }
+
+    /**
+     * A page of the given size; faults of its scripts and refused resources are collected in
+     * faults.
+     */
+    public Page page(int width, int height, List<String> faults) {
+        if (browser == null) {
+            playwright =
+                    Playwright.create(
+                            new Playwright.CreateOptions()
+                                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser =
+                    playwright
+                            .chromium()
+                            .launch(
+                                    new BrowserType.LaunchOptions()
+                                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                            .setArgs(
+                                                    List.of(
+                                                            "--no-sandbox",
+                                                            "--disable-gpu",
+                                                            "--disable-background-networking")));
+        }
+        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
+        page.onPageError(faults::add);
+        page.onConsoleMessage(
+                m -> {
+                    // a refused change answers 4xx on purpose, and the browser notes that too
+                    if (m.type().equals("error") && !m.text().contains("status of 4")) {
+                        faults.add(m.text());
+                    }
+                });
+        return page;
+    }
+
+    public HttpResponse<String> get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    public HttpResponse<String> post(String path, String json, String... headers) {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", "application/json")
+                        .header("Accept", "application/json, text/html")
+                        .POST(HttpRequest.BodyPublishers.ofString(json));
+        for (int i = 0; i < headers.length; i += 2) {
+            request.header(headers[i], headers[i + 1]);
+        }
+        return send(request);
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request) {
+        try {
+            return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Override
+    public void close() {
+        if (playwright != null) {
+            playwright.close();
+        }
+        context.close();
+    }
+}

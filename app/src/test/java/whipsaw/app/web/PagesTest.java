@@ -1,0 +1,152 @@
+package whipsaw.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.util.Arrays;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import whipsaw.app.TestServer;
+import whipsaw.app.job.JobService;
+import whipsaw.app.print.JobSheet;
+import whipsaw.app.print.SheetPdf;
+import whipsaw.core.table.CodeTables;
+
+/** What the server answers: pages, files, and bad requests. */
+class PagesTest {
+    private static final String JOB = "/jobs/milepost-hall";
+    private static TestServer server;
+
+    @BeforeAll
+    static void start() {
+        server = new TestServer();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/",
+                JOB,
+                JOB + "/sheet",
+                "/calc",
+                "/calc/tilted_array",
+                "/calc/sun_position",
+                "/tables",
+                JOB + "/design.json"
+            })
+    void answers(String path) {
+        assertThat(server.get(path).statusCode()).isEqualTo(200);
+    }
+
+    @Test
+    void theJobPageStaysLight() {
+        assertThat(server.get(JOB).body().length()).isBetween(50_000, 600_000);
+    }
+
+    @Test
+    void theJobSheetSaysWhatItRestsOnAndWhatIsNotChecked() throws IOException {
+        JobService.Shown shown = server.bean(JobService.class).open("milepost-hall");
+        JobSheet sheet =
+                JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class));
+        String text;
+        try (var pdf = Loader.loadPDF(server.bean(SheetPdf.class).render(sheet))) {
+            text = new PDFTextStripper().getText(pdf);
+        }
+        assertThat(text)
+                .contains(
+                        "Milepost Hall",
+                        "not for construction",
+                        "rapid shutdown",
+                        "Fire classification")
+                .contains(
+                        "unconfirmed",
+                        "invented",
+                        "ASSUMED, to be confirmed: Ground elevation 900 ft")
+                .contains("R. Okafor-Lindqvist", "Scale 1 : ")
+                .contains(String.valueOf(shown.design().holdDown().blocks()));
+        int rows = sheet.rows().stream().mapToInt(JobSheet.Row::blocks).sum();
+        assertThat(rows).isEqualTo(sheet.totalBlocks());
+    }
+
+    @Test
+    void theBallastCsvAddsUpToTheDesign() {
+        String[] lines = server.get(JOB + "/ballast.csv").body().strip().split("\r\n");
+        var design = server.bean(JobService.class).open("milepost-hall").design();
+        assertThat(lines).hasSize(design.holdDown().positions().size() + 1);
+        int placed =
+                Arrays.stream(lines).skip(1).mapToInt(l -> Integer.parseInt(l.split(",")[8])).sum();
+        assertThat(placed).isEqualTo(design.holdDown().blocks());
+    }
+
+    @Test
+    void anExportedJobComesBackTheSame() {
+        String file = server.get(JOB + "/job.json").body();
+        var document = whipsaw.app.store.Json.object(file);
+        var job = whipsaw.core.job.JobReader.read(document, false).job();
+        assertThat(whipsaw.core.job.JobWriter.write(job)).isEqualTo(document);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "not json|400|no JSON",
+                "{}|400|changes",
+                "{\"changes\":[3]}|400|no object",
+                "{\"changes\":[{\"op\":\"set\",\"path\":\"roof\"}]}|400|does not begin with $",
+                "{\"changes\":[{\"op\":\"burn\",\"path\":\"$.roof\"}]}|400|unknown",
+                "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.height\",\"value\":\"80 km\"}]}|422|Mean roof height",
+                "{\"base\":1,\"changes\":[{\"op\":\"remove\",\"path\":\"$.site\"}]}|422|$.site",
+                "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.array.module\",\"value\":{\"catalogue\":\"module/none\"}}]}|404|catalogue",
+                "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.obstructions[99].x\",\"value\":\"1 m\"}]}|400|nothing at",
+            })
+    void badChangesAreToldAndStoreNothing(String body, int status, String words) {
+        String before = server.get(JOB + "/job.json").body();
+        var answer = server.post(JOB + "/change", body);
+        assertThat(answer.statusCode()).isEqualTo(status);
+        assertThat(answer.body()).contains(words).doesNotContain("Exception");
+        assertThat(server.get(JOB + "/job.json").body()).isEqualTo(before);
+    }
+
+    @Test
+    void aCalculationRefusesWithTheField() {
+        var answer = server.get("/calc/row_spacing?latitude_deg=north&tilt_deg=10");
+        assertThat(answer.statusCode()).isEqualTo(200);
+        assertThat(answer.body()).contains("latitude_deg &#39;north&#39; is no number");
+    }
+
+    @Test
+    void otherHostsAndOtherPagesAreRefused() {
+        assertThat(
+                        server.post(JOB + "/undo", "{}", "Origin", "http://elsewhere.example")
+                                .statusCode())
+                .isEqualTo(403);
+        assertThat(server.get(JOB).headers().firstValue("Content-Security-Policy"))
+                .hasValueSatisfying(p -> assertThat(p).doesNotContain("unsafe"));
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/jobs/none",
+                "/jobs/none/sheet.pdf",
+                "/calc/none",
+                JOB + "/working?figure=ballast/99-99",
+                "/nowhere"
+            })
+    void whatIsNotThereIsSaid(String path) {
+        assertThat(server.get(path).statusCode()).isEqualTo(404);
+    }
+}

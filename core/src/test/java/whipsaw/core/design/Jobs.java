@@ -1,0 +1,65 @@
+package whipsaw.core.design;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Map;
+import tools.jackson.databind.ObjectMapper;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Problem;
+import whipsaw.core.table.CodeTables;
+
+/** A job to test on: 60 m by 40 m, 8 m high, one parapet, with members set by path. */
+public final class Jobs {
+    public static final Solver SOLVER = new Solver(CodeTables.shipped());
+
+    private Jobs() {}
+
+    @SuppressWarnings("unchecked")
+    public static Map<String, Object> document() {
+        try (InputStream in = Jobs.class.getResourceAsStream("/jobs/plain-roof.json")) {
+            return new ObjectMapper().readValue(in, Map.class);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Sets {@code roof.height} to a value; null removes it. */
+    @SuppressWarnings("unchecked")
+    public static Map<String, Object> with(
+            Map<String, Object> document, String path, Object value) {
+        String[] steps = path.split("\\.");
+        Map<String, Object> place = document;
+        for (int i = 0; i < steps.length - 1; i++) {
+            place = (Map<String, Object>) place.get(steps[i]);
+        }
+        if (value == null) {
+            place.remove(steps[steps.length - 1]);
+        } else {
+            place.put(steps[steps.length - 1], value);
+        }
+        return document;
+    }
+
+    public static Job job(Object... pathsAndValues) {
+        Map<String, Object> document = document();
+        for (int i = 0; i < pathsAndValues.length; i += 2) {
+            with(document, (String) pathsAndValues[i], pathsAndValues[i + 1]);
+        }
+        var reading = JobReader.read(document, false);
+        if (!reading.ok()) {
+            throw new AssertionError(reading.problems());
+        }
+        List<Problem> problems = SOLVER.problems(reading.job());
+        if (!problems.isEmpty()) {
+            throw new AssertionError(problems);
+        }
+        return reading.job();
+    }
+
+    public static Design design(Object... pathsAndValues) {
+        return SOLVER.solve(job(pathsAndValues));
+    }
+}

@@ -1,5 +1,9 @@
 package whipsaw.app.drawing;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -26,28 +30,45 @@ public final class PlanDrawing {
     private final ArrayLayout layout;
     private final UnitSystem units;
     private final boolean paper;
+    private final boolean ownStyle;
+    private final boolean brief;
     private final Set<Integer> changed;
     private final Svg svg = new Svg();
     private final double textM;
 
-    private PlanDrawing(Design design, boolean paper, List<Integer> changed) {
+    private PlanDrawing(
+            Design design, boolean paper, boolean ownStyle, boolean brief, List<Integer> changed) {
         this.design = design;
         this.plan = design.plan();
         this.layout = design.layout();
         this.units = design.job().project().units();
         this.paper = paper;
+        this.ownStyle = ownStyle;
+        this.brief = brief;
         this.changed = new HashSet<>(changed);
         this.textM = Math.max(0.5, plan.longSideM() / 55);
     }
 
     /** For the page: layers that can be switched, things that can be dragged. */
     public static String forScreen(Design design, List<Integer> changed) {
-        return new PlanDrawing(design, false, changed).draw();
+        return new PlanDrawing(design, false, false, false, changed).draw();
     }
 
-    /** For paper: the same without handles. */
-    public static String forPaper(Design design) {
-        return new PlanDrawing(design, true, List.of()).draw();
+    /**
+     * For the page while something is dragged: without the strings, which nobody reads meanwhile.
+     */
+    public static String forPreview(Design design, List<Integer> changed) {
+        return new PlanDrawing(design, false, false, true, changed).draw();
+    }
+
+    /**
+     * For paper: the same without handles.
+     *
+     * @param ownStyle whether the drawing brings its line weights along, for a reader that takes
+     *     none from the page
+     */
+    public static String forPaper(Design design, boolean ownStyle) {
+        return new PlanDrawing(design, true, ownStyle, false, List.of()).draw();
     }
 
     /** What the drawing shows with its margin, in metres. */
@@ -80,8 +101,8 @@ public final class PlanDrawing {
                         : "class=\"plan\" id=\"plan\" tabindex=\"0\" role=\"application\""
                                 + " aria-label=\"Roof plan. Arrow keys walk over the modules, Enter opens the working, plus and minus zoom, 0 fits.\" ";
         svg.open("svg", size + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
-        if (paper) {
-            svg.raw(PaperScale.STYLE);
+        if (ownStyle) {
+            svg.raw("<style>" + paperStyle() + "</style>");
         }
         patterns();
         roof();
@@ -100,6 +121,16 @@ public final class PlanDrawing {
         }
         scaleAndNorth(box);
         return svg.close("svg").toString();
+    }
+
+    /** Black line work that prints alike in colour and in black and white. */
+    private static String paperStyle() {
+        try (InputStream in =
+                PlanDrawing.class.getResourceAsStream("/static/css/paper-drawing.css")) {
+            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private void patterns() {
@@ -216,7 +247,7 @@ public final class PlanDrawing {
                             new Coordinate(
                                     at.x + (on.x - at.x) * part, at.y + (on.y - at.y) * part),
                             c.after(),
-                            inside),
+                            nameInside(c.after(), inside)),
                     "zone 3");
         }
         double width = design.site().zones().widthM();
@@ -226,7 +257,7 @@ public final class PlanDrawing {
                         new Coordinate(
                                 (e.from().x + e.to().x) / 2 + textM * 4 * Math.abs(e.normalY()),
                                 (e.from().y + e.to().y) / 2 + textM * 4 * Math.abs(e.normalX()));
-                zoneName(inwards(middle, e, inside), "zone 2");
+                zoneName(inwards(middle, e, nameInside(e, inside)), "zone 2");
             }
         }
         Geometry field = plan.outline().difference(design.site().zones().edgeStrip());
@@ -236,6 +267,11 @@ public final class PlanDrawing {
             }
         }
         svg.close("g");
+    }
+
+    /** How far inside an edge a name lies whole: along an upright edge half its width. */
+    private double nameInside(RoofPlan.Edge e, double inside) {
+        return inside + Math.abs(e.normalX()) * Math.max(0, textM * 1.9 - inside);
     }
 
     private void zoneName(Coordinate at, String name) {
@@ -465,7 +501,7 @@ public final class PlanDrawing {
     }
 
     private void strings() {
-        if (paper) {
+        if (paper || brief) {
             return;
         }
         svg.open("g", "class=\"layer-strings\"");
@@ -565,7 +601,7 @@ public final class PlanDrawing {
                 y - h * 0.1,
                 us ? "30 ft" : "10 m");
         double nx = box.getMaxX() - textM * 1.8;
-        double ny = box.getMaxY() - textM * 2.2;
+        double ny = box.getMaxY() - textM * 2.9;
         double up = design.job().roof().upAzimuth().si();
         svg.open(
                 "g",

@@ -50,12 +50,16 @@ public record JobSheet(
     /** A named figure. */
     public record Fact(String name, String value) {}
 
-    public static JobSheet of(Design design, Revision revision, CodeTables tables) {
+    /**
+     * @param ownStyle whether the drawing brings its line weights along, see {@link PlanDrawing}
+     */
+    public static JobSheet of(
+            Design design, Revision revision, CodeTables tables, boolean ownStyle) {
         UnitSystem units = design.job().project().units();
         return new JobSheet(
                 design.job(),
                 revision,
-                PlanDrawing.forPaper(design),
+                PlanDrawing.forPaper(design, ownStyle),
                 "1 : " + PaperScale.of(PlanDrawing.extent(design)).oneTo(),
                 rows(design, units),
                 design.holdDown().blocks(),

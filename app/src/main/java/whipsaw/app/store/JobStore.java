@@ -250,6 +250,7 @@ public class JobStore {
     private String freeSlug(String name) {
         String plain =
                 Normalizer.normalize(name, Normalizer.Form.NFD)
+                        .replaceAll("\\p{M}", "")
                         .toLowerCase(Locale.ROOT)
                         .replaceAll("[^a-z0-9]+", "-")
                         .replaceAll("^-+|-+$", "");

@@ -83,7 +83,10 @@ public class JobController {
             @PathVariable String slug, @RequestBody Map<String, Object> body, Model model) {
         ChangeRequest request = request(body);
         if (request.preview()) {
-            fillDrawing(model, jobs.preview(slug, request.changes()));
+            JobService.Shown shown = jobs.preview(slug, request.changes());
+            fillTotals(model, shown);
+            model.addAttribute(
+                    "plan", PlanDrawing.forPreview(shown.design(), shown.change().changed()));
             return "job :: preview";
         }
         fill(model, jobs.change(slug, request.base(), request.changes()));
@@ -166,8 +169,9 @@ public class JobController {
     }
 
     private void fill(Model model, JobService.Shown shown) {
-        fillDrawing(model, shown);
+        fillTotals(model, shown);
         Design design = shown.design();
+        model.addAttribute("plan", PlanDrawing.forScreen(design, shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue));
         model.addAttribute("tape", EntryForm.tape(design.job()));
         model.addAttribute("section", SectionDrawing.of(design));
@@ -176,7 +180,7 @@ public class JobController {
         model.addAttribute("canUndo", shown.revision().shows() > 1);
     }
 
-    private void fillDrawing(Model model, JobService.Shown shown) {
+    private void fillTotals(Model model, JobService.Shown shown) {
         Design design = shown.design();
         model.addAttribute("slug", shown.slug());
         model.addAttribute("revision", shown.revision());
@@ -184,7 +188,6 @@ public class JobController {
         model.addAttribute("job", design.job());
         model.addAttribute("change", shown.change());
         model.addAttribute("totals", Totals.of(design, new Figures(design, tables).status()));
-        model.addAttribute("plan", PlanDrawing.forScreen(design, shown.change().changed()));
     }
 
     /** The figures of the title block. */

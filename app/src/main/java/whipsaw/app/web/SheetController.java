@@ -31,14 +31,14 @@ public class SheetController {
         this.pdf = pdf;
     }
 
-    private JobSheet sheet(String slug) {
+    private JobSheet sheet(String slug, boolean ownStyle) {
         JobService.Shown shown = jobs.open(slug);
-        return JobSheet.of(shown.design(), shown.revision(), tables);
+        return JobSheet.of(shown.design(), shown.revision(), tables, ownStyle);
     }
 
     @GetMapping("/jobs/{slug}/sheet")
     public String page(@PathVariable String slug, Model model) {
-        model.addAttribute("sheet", sheet(slug));
+        model.addAttribute("sheet", sheet(slug, false));
         model.addAttribute("slug", slug);
         model.addAttribute("pdf", false);
         return "sheet";
@@ -46,7 +46,7 @@ public class SheetController {
 
     @GetMapping("/jobs/{slug}/sheet.pdf")
     public ResponseEntity<byte[]> pdf(@PathVariable String slug) {
-        return file(slug + ".pdf", MediaType.APPLICATION_PDF, pdf.render(sheet(slug)));
+        return file(slug + ".pdf", MediaType.APPLICATION_PDF, pdf.render(sheet(slug, true)));
     }
 
     @GetMapping("/jobs/{slug}/ballast.csv")

@@ -169,9 +169,9 @@ class JobFlowTest {
         assertThat(page.locator("#banner")).containsText("does not lie wholly on the roof");
         assertThat(revision()).isEqualTo("1");
         page.locator("#tape").fill("200', left\n140', left\n200' 2\", left\n139' 11\", left");
-        assertThat(page.locator("#tape-words")).containsText("2");
+        assertThat(page.locator("#tape-words")).containsText("1 in ");
         page.locator("#tape-use").click();
-        assertThat(page.locator(".layer-roof")).containsText("200' 1/16\"");
+        assertThat(page.locator(".layer-roof")).containsText("200' 9/16\"");
         assertThat(page.locator("#checks")).containsText("Tape survey closes");
     }
 

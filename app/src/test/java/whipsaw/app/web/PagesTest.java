@@ -58,10 +58,12 @@ class PagesTest {
     void theJobSheetSaysWhatItRestsOnAndWhatIsNotChecked() throws IOException {
         JobService.Shown shown = server.bean(JobService.class).open("milepost-hall");
         JobSheet sheet =
-                JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class));
+                JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class), true);
         String text;
         try (var pdf = Loader.loadPDF(server.bean(SheetPdf.class).render(sheet))) {
-            text = new PDFTextStripper().getText(pdf);
+            PDFTextStripper stripper = new PDFTextStripper();
+            stripper.setSortByPosition(true);
+            text = stripper.getText(pdf);
         }
         assertThat(text)
                 .contains(

@@ -1,0 +1,66 @@
+package whipsaw.app;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Makes the pictures of the main views from the demo job: {@code Shots FOLDER}. */
+public final class Shots {
+    private static final String JOB = "/jobs/milepost-hall";
+
+    private Shots() {}
+
+    public static void main(String[] args) {
+        Path folder = Path.of(args[0]);
+        List<String> faults = new ArrayList<>();
+        try (TestServer server = new TestServer()) {
+            Page page = server.page(1280, 800, faults);
+            shoot(page, server, "/", folder, "jobs");
+            page.navigate(server.address(JOB));
+            page.locator("#plan").focus();
+            for (int i = 0; i < 8; i++) {
+                page.keyboard().press("ArrowRight");
+            }
+            page.keyboard().press("ArrowUp");
+            page.keyboard().press("Enter");
+            page.locator("#working article").waitFor();
+            save(page, folder, "bench-ballast-working");
+
+            page.locator("[data-path=\"$.array.tilt\"]").selectOption("5 deg");
+            page.locator("#bench[data-revision='2']").waitFor();
+            page.locator("[data-layer=strings]").check();
+            page.locator("#titleblock .cell").nth(5).click();
+            page.locator("#working article[data-figure='roof.footprint']").waitFor();
+            save(page, folder, "bench-changed-tilt-strings");
+
+            page.locator("[data-layer=strings]").uncheck();
+            page.locator("details[data-section=array] > summary").click();
+            page.locator("details[data-section=roof] > summary").click();
+            page.locator("#tape-sketch path").first().waitFor();
+            page.locator("[data-path=\"$.roof.height\"]").fill("80 km");
+            page.locator("[data-path=\"$.roof.height\"]").blur();
+            page.locator(".entryline.wrong").waitFor();
+            save(page, folder, "bench-tape-and-bad-input");
+
+            shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
+            shoot(page, server, "/tables", folder, "code-tables");
+            shoot(page, server, JOB + "/sheet", folder, "job-sheet");
+            Page phone = server.page(390, 844, faults);
+            shoot(phone, server, JOB, folder, "bench-phone");
+        }
+        if (!faults.isEmpty()) {
+            throw new IllegalStateException(String.join("\n", faults));
+        }
+    }
+
+    private static void shoot(Page page, TestServer server, String path, Path folder, String name) {
+        page.navigate(server.address(path));
+        save(page, folder, name);
+    }
+
+    private static void save(Page page, Path folder, String name) {
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+    }
+}

@@ -184,10 +184,7 @@ public final class PlanDrawing {
                     new Coordinate(c.x - tick, c.y - tick),
                     new Coordinate(c.x + tick, c.y + tick));
         }
-        double angle = Math.toDegrees(Math.atan2(-(b.y - a.y), b.x - a.x));
-        if (angle > 89.99 || angle <= -90.01) {
-            angle += angle > 0 ? -180 : 180;
-        }
+        double angle = readable(Math.toDegrees(Math.atan2(-(b.y - a.y), b.x - a.x)));
         Coordinate at =
                 inwards(
                         new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2),
@@ -231,59 +228,75 @@ public final class PlanDrawing {
     }
 
     /**
-     * Zone names: 3 in the corners and 2 along the edges, inside the set-back; 1 in its upper
-     * corner.
+     * Zone names where they hide no count: along the edges inside the set-back, and on a walkway.
      */
     private void zoneNames() {
         svg.open("g", "class=\"layer-zones\"");
-        double inside = Math.max(layout.setbackM() * 0.5, textM * 0.6);
         for (RoofZones.Corner c : design.site().zones().corners()) {
-            Coordinate at = c.after().from();
-            double along = Math.min(c.after().lengthM() * 0.25, textM * 4);
-            Coordinate on = c.after().to();
-            double part = along / c.after().lengthM();
-            zoneName(
-                    inwards(
-                            new Coordinate(
-                                    at.x + (on.x - at.x) * part, at.y + (on.y - at.y) * part),
-                            c.after(),
-                            nameInside(c.after(), inside)),
-                    "zone 3");
+            RoofPlan.Edge e = c.after();
+            zoneName(e, Math.min(e.lengthM() * 0.3, textM * 3.2), "zone 3");
         }
         double width = design.site().zones().widthM();
         for (RoofPlan.Edge e : plan.edges()) {
             if (e.lengthM() > 2 * width + textM * 6) {
-                Coordinate middle =
-                        new Coordinate(
-                                (e.from().x + e.to().x) / 2 + textM * 4 * Math.abs(e.normalY()),
-                                (e.from().y + e.to().y) / 2 + textM * 4 * Math.abs(e.normalX()));
-                zoneName(inwards(middle, e, nameInside(e, inside)), "zone 2");
+                zoneName(e, e.lengthM() / 2, "zone 2");
             }
         }
         Geometry field = plan.outline().difference(design.site().zones().edgeStrip());
-        for (int i = 0; i < field.getNumGeometries(); i++) {
-            if (field.getGeometryN(i).getArea() > textM * textM * 30) {
-                zoneName(field.getGeometryN(i).getInteriorPoint().getCoordinate(), "zone 1");
+        for (int after : layout.walkwaysAfter()) {
+            double[] band = band(after);
+            if (band == null) {
+                continue;
+            }
+            Coordinate at = layout.frame().plan((band[0] + band[1]) / 2, (band[2] + band[3]) / 2);
+            if (field.covers(field.getFactory().createPoint(at))) {
+                name(at, Math.min(textM, (band[3] - band[2]) * 0.9), 0, "zone 1");
             }
         }
         svg.close("g");
     }
 
-    /** How far inside an edge a name lies whole: along an upright edge half its width. */
-    private double nameInside(RoofPlan.Edge e, double inside) {
-        return inside + Math.abs(e.normalX()) * Math.max(0, textM * 1.9 - inside);
+    /** A name along an edge, in the strip that modules keep clear. */
+    private void zoneName(RoofPlan.Edge e, double along, String words) {
+        double strip = e.parapetThicknessM() + layout.setbackM();
+        double part = along / e.lengthM();
+        Coordinate on =
+                new Coordinate(
+                        e.from().x + (e.to().x - e.from().x) * part,
+                        e.from().y + (e.to().y - e.from().y) * part);
+        double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
+        double size = Math.min(textM, Math.max(0.3, strip * 0.8));
+        name(inwards(on, e, strip / 2), size, readable(angle), words);
     }
 
-    private void zoneName(Coordinate at, String name) {
-        double width = textM * 3.4;
-        rect("flag", at.x - width / 2, at.y - textM * 0.55, width, textM * 1.1, 0);
+    private void name(Coordinate at, double sizeM, double angle, String words) {
+        double width = sizeM * 3.3;
+        svg.open(
+                "g",
+                "transform=\"rotate("
+                        + Show.number(angle, 2)
+                        + " "
+                        + Svg.u(at.x)
+                        + " "
+                        + Svg.u(-at.y)
+                        + ")\"");
+        rect("flag", at.x - width / 2, at.y - sizeM * 0.5, width, sizeM, 0);
         svg.text(
                 "class=\"flagtext\" text-anchor=\"middle\" font-size=\""
-                        + Svg.u(textM * 0.9)
+                        + Svg.u(sizeM * 0.85)
                         + "\"",
                 at.x,
-                at.y - textM * 0.3,
-                name);
+                at.y - sizeM * 0.3,
+                words);
+        svg.close("g");
+    }
+
+    /** An angle of text that reads from below or from the right. */
+    private static double readable(double angle) {
+        if (angle > 89.99 || angle <= -90.01) {
+            return angle + (angle > 0 ? -180 : 180);
+        }
+        return angle;
     }
 
     private void bays() {
@@ -472,12 +485,13 @@ public final class PlanDrawing {
             rect("body", x, y, w, h, 0);
             svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
             svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
+            double size =
+                    Math.max(
+                            0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
             svg.text(
-                    "class=\"name\" text-anchor=\"middle\" font-size=\""
-                            + Svg.u(textM * 0.72)
-                            + "\"",
+                    "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(size) + "\"",
                     x + w / 2,
-                    y - textM * 0.85,
+                    y - size * 0.95,
                     o.name());
             svg.close("g");
         }
@@ -512,17 +526,17 @@ public final class PlanDrawing {
                 ArrayLayout.Module m = layout.modules().get(i);
                 Coordinate at =
                         layout.frame()
-                                .plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.5);
+                                .plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
                 d.append(first == null ? 'M' : 'L').append(Svg.point(at));
                 first = first == null ? at : first;
             }
             svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
             svg.text(
                     "class=\"stringname\" text-anchor=\"middle\" font-size=\""
-                            + Svg.u(layout.depthM() * 0.6)
+                            + Svg.u(layout.depthM() * 0.42)
                             + "\"",
                     first.x,
-                    first.y + layout.depthM() * 0.12,
+                    first.y - layout.depthM() * 0.02,
                     s.name());
         }
         svg.close("g");

@@ -1,5 +1,6 @@
 package whipsaw.core.job;
 
+import java.util.List;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
@@ -28,16 +29,18 @@ public record Field(String label, Dimension dimension, double least, double most
         return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
     }
 
-    /** Another unit in which the same number would be in range, or null: 3810 m was meant as mm. */
+    /**
+     * Another usual unit in which the same number would be in range, or null: 3810 m was meant as
+     * mm.
+     */
     String otherReading(double si, UnitSystem system) {
         double number = dimension.unit(system).fromSi(si);
-        for (Unit unit : Unit.values()) {
-            double other = unit.toSi(number);
-            if (unit.quantity() == dimension.quantity()
-                    && unit != dimension.unit(system)
-                    && other >= least
-                    && other <= most) {
-                return Show.number(number, 4) + " " + unit.symbol();
+        for (UnitSystem usual : List.of(system, system.other())) {
+            for (Dimension other : Dimension.values()) {
+                double meant = other.unit(usual).toSi(number);
+                if (other.quantity() == dimension.quantity() && meant >= least && meant <= most) {
+                    return Show.number(number, 4) + " " + other.unit(usual).symbol();
+                }
             }
         }
         return null;

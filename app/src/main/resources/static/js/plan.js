@@ -164,7 +164,7 @@ export class Plan {
     if (this.drag.id) {
       this.bench.preview(this.moved(at));
     } else if (this.drag.walkway) {
-      const pitch = this.data.size[1] * 1.45;
+      const pitch = this.data.pitch;
       const steps = Math.round((this.inRows(at).t - this.inRows(this.drag.from).t) / pitch);
       if (steps !== this.drag.steps) {
         this.drag.steps = steps;

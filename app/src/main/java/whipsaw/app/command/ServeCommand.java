@@ -17,6 +17,7 @@ import whipsaw.app.Application;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.JobStore;
+import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 
@@ -160,7 +161,10 @@ public final class ServeCommand {
         JobStore jobs = context.getBean(JobStore.class);
         if (demo && jobs.isEmpty()) {
             var job = JobReader.read(Seeds.demoJob(), false).job();
-            jobs.create(job.project().name(), JobWriter.write(job), "demo");
+            jobs.create(
+                    job.project().name(),
+                    JobWriter.write(context.getBean(Solver.class).resting(job)),
+                    "demo");
         }
         return context;
     }

@@ -24,6 +24,7 @@ public final class PlanData {
                 "along",
                 List.of(design.layout().frame().alongX(), design.layout().frame().alongY()));
         data.put("size", List.of(mm(design.layout().alongM()), mm(design.layout().depthM())));
+        data.put("pitch", mm(design.layout().depthM() + design.layout().gapM()));
         data.put("unit", design.job().project().units() == UnitSystem.US ? 0.3048 : 1.0);
         Map<TiltedArray.Pressure, Integer> kinds = new LinkedHashMap<>();
         Map<Integer, String> strings = new LinkedHashMap<>();

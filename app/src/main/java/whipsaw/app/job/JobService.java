@@ -130,7 +130,7 @@ public class JobService {
     public Shown change(String slug, int base, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = accept(DocumentPatch.apply(latest.document(), changes), true);
+        Job job = solver.resting(accept(DocumentPatch.apply(latest.document(), changes), true));
         if (job.equals(before.job())) {
             return new Shown(slug, latest, before, NOTHING);
         }
@@ -159,7 +159,7 @@ public class JobService {
     }
 
     public String create(Job job) {
-        return store.create(job.project().name(), JobWriter.write(job), USER);
+        return store.create(job.project().name(), JobWriter.write(solver.resting(job)), USER);
     }
 
     public List<JobStore.Listed> list() {

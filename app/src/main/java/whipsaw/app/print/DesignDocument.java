@@ -45,7 +45,7 @@ public final class DesignDocument {
                                         Map.of("source", s.words(), "status", s.status().words())));
         doc.put("sources", sources);
         List<Object> used = new ArrayList<>();
-        figures.codeTables()
+        tables.inUse()
                 .forEach(
                         t ->
                                 used.add(

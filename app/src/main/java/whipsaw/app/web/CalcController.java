@@ -8,6 +8,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.calc.CalcException;
 import whipsaw.core.calc.Topic;
@@ -30,12 +31,8 @@ public class CalcController {
 
     @GetMapping("/calc")
     public String all(Model model) {
-        model.addAttribute("topics", withForms());
+        model.addAttribute("topics", topics.all());
         return "calc";
-    }
-
-    private List<Topic> withForms() {
-        return topics.all().stream().filter(t -> !t.fields().isEmpty()).toList();
     }
 
     /** A calculation with the values in the address, so that it can be kept and sent. */
@@ -43,7 +40,7 @@ public class CalcController {
     public String one(
             @PathVariable String name, @RequestParam Map<String, String> values, Model model) {
         Topic topic = topics.named(name);
-        if (topic == null || topic.fields().isEmpty()) {
+        if (topic == null) {
             throw new StoreException("there is no quick calc '" + name + "'");
         }
         Map<String, String> inputs = new LinkedHashMap<>();
@@ -51,15 +48,17 @@ public class CalcController {
             String value = values.isEmpty() ? field.example() : values.get(field.key());
             inputs.put(field.key(), value == null ? "" : value.strip());
         }
-        model.addAttribute("topics", withForms());
+        model.addAttribute("topics", topics.all());
         model.addAttribute("topic", topic);
         model.addAttribute("inputs", inputs);
         try {
             Map<String, String> given = new LinkedHashMap<>(inputs);
             given.values().removeIf(String::isEmpty);
             Map<String, String> results = new LinkedHashMap<>();
-            topic.run(given).forEach((key, value) -> results.put(key, words(value)));
+            topic.run(read(given)).forEach((key, value) -> results.put(key, words(value)));
             model.addAttribute("results", results);
+        } catch (Json.NotJson e) {
+            model.addAttribute("problem", e.getMessage());
         } catch (CalcException e) {
             model.addAttribute("problem", e.getMessage());
             model.addAttribute("problemField", e.field());
@@ -67,11 +66,18 @@ public class CalcController {
         return "calc";
     }
 
+    /** The inputs object: the form's values, or the one text that holds it whole. */
+    private static Map<String, ?> read(Map<String, String> given) {
+        String whole = given.get(Topic.WHOLE);
+        return whole == null ? given : Json.object(whole);
+    }
+
     private static String words(Object value) {
         if (value instanceof Double d) {
             return Show.significant(d, FIGURES);
         }
-        return value == null ? "none" : String.valueOf(value);
+        boolean nested = value instanceof List || value instanceof Map;
+        return value == null ? "none" : nested ? Json.write(value) : String.valueOf(value);
     }
 
     @GetMapping("/tables")

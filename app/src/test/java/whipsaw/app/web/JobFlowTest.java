@@ -190,6 +190,31 @@ class JobFlowTest {
     }
 
     @Test
+    void theAcRunIsDrawnByClicksAndAWalkwayIsDragged() {
+        openSection("electrical");
+        page.locator("#draw-run").click();
+        BoundingBox plan = page.locator("#plan").boundingBox();
+        page.mouse().click(plan.x + 300, plan.y + 200);
+        page.mouse().click(plan.x + 302, plan.y + 60);
+        page.mouse().click(plan.x + 420, plan.y + 60);
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".history li").first()).containsText("Route of the AC run");
+        assertThat(field("$.electrical.run.points[2].x")).hasCount(1);
+        assertThat(field("$.electrical.run.points[1].x"))
+                .hasValue(field("$.electrical.run.points[0].x").inputValue());
+
+        BoundingBox walkway = page.locator("[data-walkway='5']").boundingBox();
+        double y = walkway.y + walkway.height / 2;
+        page.mouse().move(walkway.x + 30, y);
+        page.mouse().down();
+        page.mouse().move(walkway.x + 30, y - 20);
+        page.mouse().move(walkway.x + 30, y - 34);
+        page.mouse().up();
+        assertThat(page.locator("[data-walkway='7']")).hasCount(1);
+        assertThat(revision()).isEqualTo("3");
+    }
+
+    @Test
     void aNewMetricJobStartsAssumedAndTakesMetricEntry() {
         page.navigate(server.address("/"));
         page.locator("input[name=name]").fill("Barn <b>");

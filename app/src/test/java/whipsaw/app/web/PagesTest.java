@@ -42,6 +42,8 @@ class PagesTest {
                 "/calc",
                 "/calc/tilted_array",
                 "/calc/sun_position",
+                "/calc/traverse",
+                "/calc/ballast_array",
                 "/tables",
                 JOB + "/design.json"
             })

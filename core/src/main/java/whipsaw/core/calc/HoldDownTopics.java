@@ -87,7 +87,14 @@ final class HoldDownTopics {
                 "ballast_array",
                 "Ballast of an array in groups",
                 "ASCE 7-16 2.4.1 (ASD) or EN 1990 (EQU)",
-                List.of(),
+                Topic.whole(
+                        """
+                        {"groups": [{"count": 40, "p_up_kPa": 0.45, "p_drag_kPa": 0.08},
+                                    {"count": 8, "p_up_kPa": 0.9, "p_drag_kPa": 0.16}],
+                         "method": "ASD", "module_mass_kg": 28, "racking_mass_kg": 5.4,
+                         "module_area_m2": 2.58, "friction": 0.5, "block_mass_kg": 14.5,
+                         "max_blocks": 12, "allow_tension_kN": 2.2, "allow_shear_kN": 1.5,
+                         "footprint_m2": 190, "roof_slope_deg": 0}"""),
                 (in, out) -> {
                     List<Map<String, Object>> groups = new ArrayList<>();
                     long blocks = 0;

@@ -106,7 +106,12 @@ final class SurveyTopics {
                 "traverse",
                 "Tape survey of an outline",
                 "compass-rule adjustment",
-                List.of(),
+                Topic.whole(
+                        """
+                        {"lengths_m": [30.02, 18.0, 29.98, 18.03],
+                         "turns_deg": [90, 90.1, 89.9, 90.2],
+                         "balance_angles": true, "diagonal_tolerance_m": 0.05,
+                         "diagonals": [{"from": 0, "to": 2, "measured_m": 34.99}]}"""),
                 (in, out) -> {
                     List<Double> lengths = in.numbers("lengths_m");
                     List<Double> turns = in.numbers("turns_deg");

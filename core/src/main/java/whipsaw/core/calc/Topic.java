@@ -10,7 +10,7 @@ import java.util.function.BiConsumer;
  * @param name key, for example {@code velocity_pressure}
  * @param title for a page
  * @param basis clause or method
- * @param fields what a form asks for; empty when the inputs are lists and a form does not suit
+ * @param fields what a form asks for; the one field {@link #WHOLE} where the inputs hold lists
  */
 public record Topic(
         String name,
@@ -31,6 +31,13 @@ public record Topic(
 
     public Topic {
         fields = List.copyOf(fields);
+    }
+
+    /** Key of the one field of a calculation whose inputs hold lists: the whole inputs object. */
+    public static final String WHOLE = "inputs";
+
+    static List<Field> whole(String example) {
+        return List.of(new Field(WHOLE, "Inputs object, JSON", example, List.of()));
     }
 
     static Field field(String key, String label, String example, String... choices) {

@@ -11,6 +11,7 @@ import whipsaw.core.job.Job;
 import whipsaw.core.run.ConductorSizing;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
@@ -31,8 +32,9 @@ final class DesignChecks {
         this.units = job.project().units();
     }
 
-    static List<Check> of(Design design) {
+    static List<Check> of(Design design, CodeTables tables) {
         DesignChecks all = new DesignChecks(design);
+        all.sameTables(tables);
         all.tape();
         all.placed();
         all.rowShade();
@@ -47,6 +49,33 @@ final class DesignChecks {
 
     private String text(Dimension dimension, double si) {
         return Show.both(units, dimension, si);
+    }
+
+    private void sameTables(CodeTables tables) {
+        List<String> changed = new ArrayList<>();
+        for (Job.TableRef stored : job.codeTables()) {
+            boolean same =
+                    tables.inUse().stream()
+                            .anyMatch(
+                                    t ->
+                                            t.id().equals(stored.id())
+                                                    && t.hash().equals(stored.hash()));
+            if (!same) {
+                changed.add(stored.id());
+            }
+        }
+        if (!changed.isEmpty()) {
+            checks.add(
+                    Check.stated(
+                            "tables.changed",
+                            "Code tables as when the job was stored",
+                            String.join(", ", changed),
+                            "none changed",
+                            Verdict.CLOSE,
+                            "edition and hash kept in the job",
+                            "site.qh",
+                            "figures may differ from the stored revision: compare before they are used"));
+        }
     }
 
     private void tape() {

@@ -63,7 +63,15 @@ public final class Solver {
                 run,
                 loads,
                 counts,
-                Check.ranked(DesignChecks.of(design)));
+                Check.ranked(DesignChecks.of(design, tables)));
+    }
+
+    /** A job as it rests on the tables of this solver, to be stored so. */
+    public Job resting(Job job) {
+        return job.resting(
+                tables.inUse().stream()
+                        .map(t -> new Job.TableRef(t.id(), t.edition(), t.hash()))
+                        .toList());
     }
 
     public CodeTables tables() {

@@ -8,7 +8,6 @@ import java.util.Set;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
@@ -121,21 +120,10 @@ public final class Figures {
         sources.add(design.job().array().module().info());
         sources.add(design.job().array().block().info());
         sources.add(design.job().electrical().inverter().info());
-        sources.addAll(codeTables());
+        sources.addAll(tables.inUse());
         return sources.stream()
                 .sorted(Comparator.comparing(DataSource::status).reversed())
                 .toList();
-    }
-
-    /** Code tables the design rests on. */
-    public List<CodeTable> codeTables() {
-        List<CodeTable> used = new ArrayList<>();
-        used.add(tables.wind().coefficientTable());
-        used.add(tables.wind().exposureTable());
-        used.add(tables.wind().factorTable());
-        used.add(tables.setbacks().table());
-        used.addAll(tables.conductors().all());
-        return used;
     }
 
     /** Status of the least reliable data the design rests on. */

@@ -10,7 +10,25 @@ import whipsaw.core.units.Measure;
 import whipsaw.core.units.UnitSystem;
 
 /** All inputs of a job. Immutable; a design follows from it and from the code tables alone. */
-public record Job(Project project, Roof roof, Site site, ArrayChoice array, Electrical electrical) {
+public record Job(
+        Project project,
+        Roof roof,
+        Site site,
+        ArrayChoice array,
+        Electrical electrical,
+        List<TableRef> codeTables) {
+
+    public Job {
+        codeTables = List.copyOf(codeTables);
+    }
+
+    /** A code table as it was when the job was last stored. */
+    public record TableRef(String id, String edition, String hash) {}
+
+    /** The same inputs resting on these tables. */
+    public Job resting(List<TableRef> tables) {
+        return new Job(project, roof, site, array, electrical, tables);
+    }
 
     /** Version of the document this class is written as. */
     public static final int SCHEMA = 1;

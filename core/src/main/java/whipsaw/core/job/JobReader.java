@@ -52,11 +52,20 @@ public final class JobReader {
         Job.Site site = section(doc, "site", "Site", JobReader::site);
         Job.ArrayChoice array = section(doc, "array", "Array", JobReader::array);
         Job.Electrical electrical = section(doc, "electrical", "Electrical", JobReader::electrical);
+        List<Job.TableRef> tables = new ArrayList<>();
+        for (Doc t : doc.objects("codeTables", "Code tables", 200)) {
+            tables.add(
+                    new Job.TableRef(
+                            t.text("id", "Table", 80),
+                            t.text("edition", "Edition", 80),
+                            t.text("hash", "Hash", 64)));
+            t.done();
+        }
         doc.done();
         if (!context.problems.isEmpty()) {
             return new Reading<>(null, List.copyOf(context.problems));
         }
-        Job job = new Job(project, roof, site, array, electrical);
+        Job job = new Job(project, roof, site, array, electrical, tables);
         return new Reading<>(job, List.of());
     }
 

@@ -35,6 +35,16 @@ public final class JobWriter {
         doc.put("site", site(job.site()));
         doc.put("array", array(job.array()));
         doc.put("electrical", electrical(job.electrical()));
+        doc.put(
+                "codeTables",
+                list(
+                        job.codeTables(),
+                        t ->
+                                new Tree()
+                                        .put("id", t.id())
+                                        .put("edition", t.edition())
+                                        .put("hash", t.hash())
+                                        .map));
         return doc.map;
     }
 

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
@@ -74,6 +75,17 @@ public final class CodeTables {
             throw new IllegalArgumentException("no code table " + id);
         }
         return table;
+    }
+
+    /** The tables a solve reads. */
+    public List<CodeTable> inUse() {
+        List<CodeTable> used = new ArrayList<>();
+        used.add(wind.coefficientTable());
+        used.add(wind.exposureTable());
+        used.add(wind.factorTable());
+        used.add(setbacks.table());
+        used.addAll(conductors.all());
+        return used;
     }
 
     public WindTables wind() {

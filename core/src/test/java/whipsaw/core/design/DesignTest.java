@@ -233,6 +233,20 @@ class DesignTest {
                 .allSatisfy(p -> assertThat(p.ballast().blocksPlaced()).isLessThanOrEqualTo(2));
     }
 
+    @Test
+    void aTableThatHasChangedSinceIsTold() {
+        var resting = Jobs.SOLVER.resting(Jobs.job());
+        assertThat(Jobs.SOLVER.solve(resting).checks())
+                .noneMatch(c -> c.id().equals("tables.changed"));
+        var stale =
+                resting.resting(
+                        List.of(
+                                new whipsaw.core.job.Job.TableRef(
+                                        "asce_exposure", "2016", "0000")));
+        assertThat(check(Jobs.SOLVER.solve(stale), "tables.changed").demand())
+                .isEqualTo("asce_exposure");
+    }
+
     private static Check check(Design d, String id) {
         return d.checks().stream().filter(c -> c.id().equals(id)).findFirst().orElseThrow();
     }

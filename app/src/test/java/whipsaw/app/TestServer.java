@@ -49,31 +49,22 @@ public final class TestServer implements AutoCloseable {
      */
     public Page page(int width, int height, List<String> faults) {
         if (browser == null) {
-            playwright =
-                    Playwright.create(
-                            new Playwright.CreateOptions()
-                                    .setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-            browser =
-                    playwright
-                            .chromium()
-                            .launch(
-                                    new BrowserType.LaunchOptions()
-                                            .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                            .setArgs(
-                                                    List.of(
-                                                            "--no-sandbox",
-                                                            "--disable-gpu",
-                                                            "--disable-background-networking")));
+            playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
         }
         Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
         page.onPageError(faults::add);
-        page.onConsoleMessage(
-                m -> {
-                    // a refused change answers 4xx on purpose, and the browser notes that too
-                    if (m.type().equals("error") && !m.text().contains("status of 4")) {
-                        faults.add(m.text());
-                    }
-                });
+        page.onConsoleMessage(m -> {
+            // a refused change answers 4xx on purpose, and the browser notes that too
+            if (m.type().equals("error") && !m.text().contains("status of 4")) {
+                faults.add(m.text());
+            }
+        });
         return page;
     }
 
@@ -82,11 +73,10 @@ public final class TestServer implements AutoCloseable {
     }
 
     public HttpResponse<String> post(String path, String json, String... headers) {
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(address + path))
-                        .header("Content-Type", "application/json")
-                        .header("Accept", "application/json, text/html")
-                        .POST(HttpRequest.BodyPublishers.ofString(json));
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .header("Accept", "application/json, text/html")
+                .POST(HttpRequest.BodyPublishers.ofString(json));
         for (int i = 0; i < headers.length; i += 2) {
             request.header(headers[i], headers[i + 1]);
         }

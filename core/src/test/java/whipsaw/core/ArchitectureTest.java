@@ -9,10 +9,9 @@ import org.junit.jupiter.api.Test;
 
 /** The core knows nothing of servers, stores and pages, and its stages are read one way. */
 class ArchitectureTest {
-    private static final JavaClasses CORE =
-            new ClassFileImporter()
-                    .withImportOption(new ImportOption.DoNotIncludeTests())
-                    .importPackages("whipsaw.core");
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("whipsaw.core");
 
     @Test
     void noServerNoStoreNoPagesNoApplication() {
@@ -35,9 +34,7 @@ class ArchitectureTest {
 
     @Test
     void noStageReadsALaterOne() {
-        String[] stages = {
-            "roof", "site", "array", "holddown", "circuit", "run", "structure", "build", "design"
-        };
+        String[] stages = {"roof", "site", "array", "holddown", "circuit", "run", "structure", "build", "design"};
         for (int i = 0; i < stages.length; i++) {
             for (int later = i + 1; later < stages.length; later++) {
                 noClasses()

@@ -33,12 +33,8 @@ public final class Seeds {
             if (!reading.ok()) {
                 throw new IllegalStateException("seed " + body.get("code") + reading.problems());
             }
-            entries.add(
-                    new CatalogueStore.Entry(
-                            kind,
-                            String.valueOf(body.get("code")),
-                            String.valueOf(body.get("edition")),
-                            body));
+            entries.add(new CatalogueStore.Entry(
+                    kind, String.valueOf(body.get("code")), String.valueOf(body.get("edition")), body));
         }
         return entries;
     }
@@ -66,9 +62,7 @@ public final class Seeds {
             map.forEach((k, v) -> copy.put(k, replace(v, entries)));
             return copy;
         }
-        return value instanceof String text && text.startsWith(REFERENCE)
-                ? entries.get(text)
-                : value;
+        return value instanceof String text && text.startsWith(REFERENCE) ? entries.get(text) : value;
     }
 
     private static String resource(String name) {

@@ -20,10 +20,9 @@ import whipsaw.core.table.CodeTables;
  * input, {@code calc --list} names topics, {@code calc --cases FILE} runs a file of cases.
  */
 public final class CalcCommand {
-    private static final String USAGE =
-            "usage: whipsaw calc TOPIC [FILE]   inputs object from FILE or standard input\n"
-                    + "       whipsaw calc --list\n"
-                    + "       whipsaw calc --cases FILE";
+    private static final String USAGE = "usage: whipsaw calc TOPIC [FILE]   inputs object from FILE or standard input\n"
+            + "       whipsaw calc --list\n"
+            + "       whipsaw calc --cases FILE";
 
     private CalcCommand() {}
 
@@ -46,10 +45,9 @@ public final class CalcCommand {
                 err.println("no topic '" + args[0] + "'; calc --list names them");
                 return 1;
             }
-            String text =
-                    args.length > 1
-                            ? Files.readString(Path.of(args[1]))
-                            : new String(in.readAllBytes(), StandardCharsets.UTF_8);
+            String text = args.length > 1
+                    ? Files.readString(Path.of(args[1]))
+                    : new String(in.readAllBytes(), StandardCharsets.UTF_8);
             out.println(Json.pretty(topic.run(Json.object(text))));
             return 0;
         } catch (CalcException | Json.NotJson e) {
@@ -86,8 +84,7 @@ public final class CalcCommand {
                 passed++;
             } else {
                 failed++;
-                outcome.misses()
-                        .forEach(m -> out.println(outcome.topic() + " " + outcome.id() + ": " + m));
+                outcome.misses().forEach(m -> out.println(outcome.topic() + " " + outcome.id() + ": " + m));
             }
         }
         out.println(passed + " passed, " + failed + " failed, " + unknown + " unknown");

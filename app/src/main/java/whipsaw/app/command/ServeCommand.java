@@ -52,9 +52,7 @@ public final class ServeCommand {
             }
             if (!address.equals(LOOPBACK) && !address.equals("localhost")) {
                 throw new IllegalArgumentException(
-                        "--address "
-                                + address
-                                + ": there are no accounts yet, so only 127.0.0.1 is served");
+                        "--address " + address + ": there are no accounts yet, so only 127.0.0.1 is served");
             }
             int chosen = freePort(port);
             ConfigurableApplicationContext context = start(data, chosen, demo);
@@ -81,10 +79,9 @@ public final class ServeCommand {
         try {
             for (JobStore.Listed job : context.getBean(JobStore.class).list()) {
                 for (String page : List.of("/", "/jobs/" + job.slug())) {
-                    try (InputStream in =
-                            URI.create("http://" + LOOPBACK + ":" + port + page)
-                                    .toURL()
-                                    .openStream()) {
+                    try (InputStream in = URI.create("http://" + LOOPBACK + ":" + port + page)
+                            .toURL()
+                            .openStream()) {
                         in.readAllBytes();
                     }
                 }
@@ -149,14 +146,11 @@ public final class ServeCommand {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        ConfigurableApplicationContext context =
-                new SpringApplicationBuilder(Application.class)
-                        .bannerMode(Banner.Mode.OFF)
-                        .logStartupInfo(false)
-                        .properties(
-                                "whipsaw.data=" + data.toAbsolutePath(),
-                                "server.address=" + LOOPBACK)
-                        .run("--server.port=" + port);
+        ConfigurableApplicationContext context = new SpringApplicationBuilder(Application.class)
+                .bannerMode(Banner.Mode.OFF)
+                .logStartupInfo(false)
+                .properties("whipsaw.data=" + data.toAbsolutePath(), "server.address=" + LOOPBACK)
+                .run("--server.port=" + port);
         context.getBean(CatalogueStore.class).load(Seeds.entries());
         JobStore jobs = context.getBean(JobStore.class);
         if (demo && jobs.isEmpty()) {

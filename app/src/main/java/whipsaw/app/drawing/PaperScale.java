@@ -19,7 +19,6 @@ public record PaperScale(int oneTo, double widthMm, double heightMm) {
                 break;
             }
         }
-        return new PaperScale(
-                scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale);
+        return new PaperScale(scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale);
     }
 }

@@ -22,8 +22,11 @@ public final class PlanData {
         Map<String, Object> data = new LinkedHashMap<>();
         data.put(
                 "along",
-                List.of(design.layout().frame().alongX(), design.layout().frame().alongY()));
-        data.put("size", List.of(mm(design.layout().alongM()), mm(design.layout().depthM())));
+                List.of(
+                        design.layout().frame().alongX(),
+                        design.layout().frame().alongY()));
+        data.put(
+                "size", List.of(mm(design.layout().alongM()), mm(design.layout().depthM())));
         data.put("pitch", mm(design.layout().depthM() + design.layout().gapM()));
         data.put("unit", design.job().project().units() == UnitSystem.US ? 0.3048 : 1.0);
         Map<TiltedArray.Pressure, Integer> kinds = new LinkedHashMap<>();
@@ -34,37 +37,33 @@ public final class PlanData {
         List<Object> modules = new ArrayList<>();
         for (HoldDown.Demand d : design.holdDown().demands()) {
             int kind = kinds.computeIfAbsent(d.pressure(), k -> kinds.size());
-            modules.add(
-                    List.of(
-                            mm(d.module().s()),
-                            mm(d.module().t()),
-                            d.module().row(),
-                            d.module().column(),
-                            kind,
-                            strings.getOrDefault(d.module().index(), "")));
+            modules.add(List.of(
+                    mm(d.module().s()),
+                    mm(d.module().t()),
+                    d.module().row(),
+                    d.module().column(),
+                    kind,
+                    strings.getOrDefault(d.module().index(), "")));
         }
         UnitSystem units = design.job().project().units();
         data.put(
                 "kinds",
                 kinds.keySet().stream()
-                        .map(
-                                p ->
-                                        "zone "
-                                                + p.zone()
-                                                + (p.gammaE() > 1 ? ", array edge" : "")
-                                                + ", uplift "
-                                                + Show.in(units, Dimension.LOAD, p.upliftPa()))
+                        .map(p -> "zone "
+                                + p.zone()
+                                + (p.gammaE() > 1 ? ", array edge" : "")
+                                + ", uplift "
+                                + Show.in(units, Dimension.LOAD, p.upliftPa()))
                         .toList());
         data.put("modules", modules);
         List<Object> positions = new ArrayList<>();
         for (HoldDown.Position p : design.holdDown().positions()) {
-            positions.add(
-                    List.of(
-                            mm(p.s()),
-                            mm(p.t()),
-                            p.number(),
-                            p.ballast().blocksNeeded(),
-                            p.ballast().blocksPlaced()));
+            positions.add(List.of(
+                    mm(p.s()),
+                    mm(p.t()),
+                    p.number(),
+                    p.ballast().blocksNeeded(),
+                    p.ballast().blocksPlaced()));
         }
         data.put("positions", positions);
         // a closing tag inside the data would end the element that holds it

@@ -36,8 +36,7 @@ public final class PlanDrawing {
     private final Svg svg = new Svg();
     private final double textM;
 
-    private PlanDrawing(
-            Design design, boolean paper, boolean ownStyle, boolean brief, List<Integer> changed) {
+    private PlanDrawing(Design design, boolean paper, boolean ownStyle, boolean brief, List<Integer> changed) {
         this.design = design;
         this.plan = design.plan();
         this.layout = design.layout();
@@ -83,23 +82,21 @@ public final class PlanDrawing {
 
     private String draw() {
         Envelope box = extent(design);
-        String view =
-                Svg.u(box.getMinX())
-                        + " "
-                        + Svg.u(-box.getMaxY())
-                        + " "
-                        + Svg.u(box.getWidth())
-                        + " "
-                        + Svg.u(box.getHeight());
-        String size =
-                paper
-                        ? "class=\"plan\" width=\""
-                                + PaperScale.of(box).widthMm()
-                                + "mm\" height=\""
-                                + PaperScale.of(box).heightMm()
-                                + "mm\" "
-                        : "class=\"plan\" id=\"plan\" tabindex=\"0\" role=\"application\""
-                                + " aria-label=\"Roof plan. Arrow keys walk over the modules, Enter opens the working, plus and minus zoom, 0 fits.\" ";
+        String view = Svg.u(box.getMinX())
+                + " "
+                + Svg.u(-box.getMaxY())
+                + " "
+                + Svg.u(box.getWidth())
+                + " "
+                + Svg.u(box.getHeight());
+        String size = paper
+                ? "class=\"plan\" width=\""
+                        + PaperScale.of(box).widthMm()
+                        + "mm\" height=\""
+                        + PaperScale.of(box).heightMm()
+                        + "mm\" "
+                : "class=\"plan\" id=\"plan\" tabindex=\"0\" role=\"application\""
+                        + " aria-label=\"Roof plan. Arrow keys walk over the modules, Enter opens the working, plus and minus zoom, 0 fits.\" ";
         svg.open("svg", size + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
         if (ownStyle) {
             svg.raw("<style>" + paperStyle() + "</style>");
@@ -125,8 +122,7 @@ public final class PlanDrawing {
 
     /** Black line work that prints alike in colour and in black and white. */
     private static String paperStyle() {
-        try (InputStream in =
-                PlanDrawing.class.getResourceAsStream("/static/css/paper-drawing.css")) {
+        try (InputStream in = PlanDrawing.class.getResourceAsStream("/static/css/paper-drawing.css")) {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -135,32 +131,27 @@ public final class PlanDrawing {
 
     private void patterns() {
         String id = paper ? "p" : "s";
-        svg.raw(
-                "<defs><pattern id=\""
-                        + id
-                        + "-zone2\" width=\"90\" height=\"90\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
-                        + "<path class=\"hatch\" d=\"M0 0V90\"/></pattern>"
-                        + "<pattern id=\""
-                        + id
-                        + "-zone3\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
-                        + "<path class=\"hatch\" d=\"M0 0V60M0 0H60\"/></pattern></defs>");
+        svg.raw("<defs><pattern id=\""
+                + id
+                + "-zone2\" width=\"90\" height=\"90\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
+                + "<path class=\"hatch\" d=\"M0 0V90\"/></pattern>"
+                + "<pattern id=\""
+                + id
+                + "-zone3\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
+                + "<path class=\"hatch\" d=\"M0 0V60M0 0H60\"/></pattern></defs>");
     }
 
     private void roof() {
         svg.open("g", "class=\"layer-roof\"");
-        List<Coordinate> corners = plan.edges().stream().map(RoofPlan.Edge::from).toList();
+        List<Coordinate> corners =
+                plan.edges().stream().map(RoofPlan.Edge::from).toList();
         svg.path("class=\"outline\"", Svg.ring(corners));
         for (RoofPlan.Edge e : plan.edges()) {
             if (e.parapetThicknessM() > 0) {
                 double t = e.parapetThicknessM();
                 svg.path(
                         "class=\"parapet\"",
-                        Svg.ring(
-                                List.of(
-                                        e.from(),
-                                        e.to(),
-                                        inwards(e.to(), e, t),
-                                        inwards(e.from(), e, t))));
+                        Svg.ring(List.of(e.from(), e.to(), inwards(e.to(), e, t), inwards(e.from(), e, t))));
             }
             dimension(e);
         }
@@ -186,28 +177,23 @@ public final class PlanDrawing {
         }
         double angle = readable(Math.toDegrees(Math.atan2(-(b.y - a.y), b.x - a.x)));
         Coordinate at =
-                inwards(
-                        new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2),
-                        e,
-                        -textM * (upsideOf(e) ? 0.35 : 1.05));
-        String words =
-                "edge " + e.number() + "  " + Show.in(units, Dimension.ROOF_LENGTH, e.lengthM());
+                inwards(new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2), e, -textM * (upsideOf(e) ? 0.35 : 1.05));
+        String words = "edge " + e.number() + "  " + Show.in(units, Dimension.ROOF_LENGTH, e.lengthM());
         if (e.parapetHeightM() > 0) {
             words += "  parapet " + Show.in(units, Dimension.ROOF_LENGTH, e.parapetHeightM());
         }
         if (e.lengthM() < textM * 9) {
             words = String.valueOf(e.number());
         }
-        String place =
-                "class=\"dimtext\" text-anchor=\"middle\" font-size=\""
-                        + Svg.u(textM)
-                        + "\" transform=\"rotate("
-                        + Show.number(angle, 2)
-                        + " "
-                        + Svg.u(at.x)
-                        + " "
-                        + Svg.u(-at.y)
-                        + ")\"";
+        String place = "class=\"dimtext\" text-anchor=\"middle\" font-size=\""
+                + Svg.u(textM)
+                + "\" transform=\"rotate("
+                + Show.number(angle, 2)
+                + " "
+                + Svg.u(at.x)
+                + " "
+                + Svg.u(-at.y)
+                + ")\"";
         svg.text(place, at.x, at.y, words);
     }
 
@@ -260,10 +246,8 @@ public final class PlanDrawing {
     private void zoneName(RoofPlan.Edge e, double along, String words) {
         double strip = e.parapetThicknessM() + layout.setbackM();
         double part = along / e.lengthM();
-        Coordinate on =
-                new Coordinate(
-                        e.from().x + (e.to().x - e.from().x) * part,
-                        e.from().y + (e.to().y - e.from().y) * part);
+        Coordinate on = new Coordinate(
+                e.from().x + (e.to().x - e.from().x) * part, e.from().y + (e.to().y - e.from().y) * part);
         double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
         double size = Math.min(textM, Math.max(0.3, strip * 0.8));
         name(inwards(on, e, strip / 2), size, readable(angle), words);
@@ -271,20 +255,10 @@ public final class PlanDrawing {
 
     private void name(Coordinate at, double sizeM, double angle, String words) {
         double width = sizeM * 3.3;
-        svg.open(
-                "g",
-                "transform=\"rotate("
-                        + Show.number(angle, 2)
-                        + " "
-                        + Svg.u(at.x)
-                        + " "
-                        + Svg.u(-at.y)
-                        + ")\"");
+        svg.open("g", "transform=\"rotate(" + Show.number(angle, 2) + " " + Svg.u(at.x) + " " + Svg.u(-at.y) + ")\"");
         rect("flag", at.x - width / 2, at.y - sizeM * 0.5, width, sizeM, 0);
         svg.text(
-                "class=\"flagtext\" text-anchor=\"middle\" font-size=\""
-                        + Svg.u(sizeM * 0.85)
-                        + "\"",
+                "class=\"flagtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(sizeM * 0.85) + "\"",
                 at.x,
                 at.y - sizeM * 0.3,
                 words);
@@ -312,9 +286,7 @@ public final class PlanDrawing {
             ys.add(bay.cell().getMinY());
             if (bay.areaM2() > textM * textM) {
                 svg.text(
-                        "class=\"bayname\" text-anchor=\"end\" font-size=\""
-                                + Svg.u(textM * 0.75)
-                                + "\"",
+                        "class=\"bayname\" text-anchor=\"end\" font-size=\"" + Svg.u(textM * 0.75) + "\"",
                         Math.min(bay.cell().getMaxX(), all.getMaxX()) - textM * 0.3,
                         bay.cell().getMinY() + textM * 0.3,
                         bay.name());
@@ -322,20 +294,12 @@ public final class PlanDrawing {
         }
         xs.stream()
                 .sorted()
-                .forEach(
-                        x ->
-                                svg.line(
-                                        "class=\"grid\"",
-                                        new Coordinate(x, all.getMinY()),
-                                        new Coordinate(x, all.getMaxY())));
+                .forEach(x ->
+                        svg.line("class=\"grid\"", new Coordinate(x, all.getMinY()), new Coordinate(x, all.getMaxY())));
         ys.stream()
                 .sorted()
-                .forEach(
-                        y ->
-                                svg.line(
-                                        "class=\"grid\"",
-                                        new Coordinate(all.getMinX(), y),
-                                        new Coordinate(all.getMaxX(), y)));
+                .forEach(y ->
+                        svg.line("class=\"grid\"", new Coordinate(all.getMinX(), y), new Coordinate(all.getMaxX(), y)));
         svg.close("g");
     }
 
@@ -364,14 +328,7 @@ public final class PlanDrawing {
 
     private void array() {
         svg.open("g", "class=\"layer-array\"").open("g", matrix());
-        String side =
-                "h"
-                        + Svg.u(layout.alongM())
-                        + "v"
-                        + Svg.u(layout.depthM())
-                        + "h"
-                        + Svg.u(-layout.alongM())
-                        + "z";
+        String side = "h" + Svg.u(layout.alongM()) + "v" + Svg.u(layout.depthM()) + "h" + Svg.u(-layout.alongM()) + "z";
         StringBuilder d = new StringBuilder();
         for (ArrayLayout.Module m : layout.modules()) {
             d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
@@ -384,18 +341,10 @@ public final class PlanDrawing {
             Coordinate at = layout.frame().plan(p.s(), p.t());
             String count = String.valueOf(p.ballast().blocksPlaced());
             String words = p.ballast().full() ? count + "!" : count;
-            svg.text(
-                    p.ballast().full() ? "class=\"full\"" : "",
-                    at.x,
-                    at.y - layout.depthM() * 0.33,
-                    words);
+            svg.text(p.ballast().full() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
         }
         svg.close("g").close("g");
-        svg.open(
-                "g",
-                "class=\"layer-rows\" font-size=\""
-                        + Svg.u(layout.depthM() * 0.55)
-                        + "\" text-anchor=\"end\"");
+        svg.open("g", "class=\"layer-rows\" font-size=\"" + Svg.u(layout.depthM() * 0.55) + "\" text-anchor=\"end\"");
         int row = 0;
         for (ArrayLayout.Module m : layout.modules()) {
             if (m.row() != row) {
@@ -412,14 +361,13 @@ public final class PlanDrawing {
         for (int after : layout.walkwaysAfter()) {
             double[] band = band(after);
             if (band != null) {
-                String handle =
-                        paper
-                                ? ""
-                                : " tabindex=\"0\" role=\"button\" data-walkway=\""
-                                        + after
-                                        + "\" aria-label=\"Walkway behind row "
-                                        + after
-                                        + ". Arrow up and down move it by a row.\"";
+                String handle = paper
+                        ? ""
+                        : " tabindex=\"0\" role=\"button\" data-walkway=\""
+                                + after
+                                + "\" aria-label=\"Walkway behind row "
+                                + after
+                                + ". Arrow up and down move it by a row.\"";
                 svg.path(
                         "class=\"walkway\"" + handle,
                         "M"
@@ -469,25 +417,23 @@ public final class PlanDrawing {
             double w = o.width().si();
             double h = o.depth().si();
             double c = o.clear().si();
-            String handle =
-                    paper
-                            ? ""
-                            : " tabindex=\"0\" role=\"button\" data-obstruction=\""
-                                    + Svg.escape(o.id())
-                                    + "\" aria-label=\""
-                                    + Svg.escape(o.name())
-                                    + ", height "
-                                    + Svg.escape(
-                                            Show.in(units, Dimension.ROOF_LENGTH, o.height().si()))
-                                    + ". Arrow keys move it.\"";
+            String handle = paper
+                    ? ""
+                    : " tabindex=\"0\" role=\"button\" data-obstruction=\""
+                            + Svg.escape(o.id())
+                            + "\" aria-label=\""
+                            + Svg.escape(o.name())
+                            + ", height "
+                            + Svg.escape(Show.in(
+                                    units, Dimension.ROOF_LENGTH, o.height().si()))
+                            + ". Arrow keys move it.\"";
             svg.open("g", "class=\"obstruction\"" + handle);
             rect("clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
             rect("body", x, y, w, h, 0);
             svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
             svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
-            double size =
-                    Math.max(
-                            0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
+            double size = Math.max(
+                    0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
             svg.text(
                     "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(size) + "\"",
                     x + w / 2,
@@ -499,19 +445,18 @@ public final class PlanDrawing {
     }
 
     private void rect(String kind, double x, double y, double w, double h, double round) {
-        svg.raw(
-                "<rect class=\""
-                        + kind
-                        + "\" x=\""
-                        + Svg.u(x)
-                        + "\" y=\""
-                        + Svg.u(-y - h)
-                        + "\" width=\""
-                        + Svg.u(w)
-                        + "\" height=\""
-                        + Svg.u(h)
-                        + (round > 0 ? "\" rx=\"" + Svg.u(round) : "")
-                        + "\"/>");
+        svg.raw("<rect class=\""
+                + kind
+                + "\" x=\""
+                + Svg.u(x)
+                + "\" y=\""
+                + Svg.u(-y - h)
+                + "\" width=\""
+                + Svg.u(w)
+                + "\" height=\""
+                + Svg.u(h)
+                + (round > 0 ? "\" rx=\"" + Svg.u(round) : "")
+                + "\"/>");
     }
 
     private void strings() {
@@ -524,17 +469,13 @@ public final class PlanDrawing {
             Coordinate first = null;
             for (int i : s.modules()) {
                 ArrayLayout.Module m = layout.modules().get(i);
-                Coordinate at =
-                        layout.frame()
-                                .plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
+                Coordinate at = layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
                 d.append(first == null ? 'M' : 'L').append(Svg.point(at));
                 first = first == null ? at : first;
             }
             svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
             svg.text(
-                    "class=\"stringname\" text-anchor=\"middle\" font-size=\""
-                            + Svg.u(layout.depthM() * 0.42)
-                            + "\"",
+                    "class=\"stringname\" text-anchor=\"middle\" font-size=\"" + Svg.u(layout.depthM() * 0.42) + "\"",
                     first.x,
                     first.y - layout.depthM() * 0.02,
                     s.name());
@@ -554,18 +495,16 @@ public final class PlanDrawing {
         double half = textM * 0.6;
         Coordinate from = points.get(0);
         rect("inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
-        String label =
-                "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
+        String label = "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
         svg.text(label, from.x, from.y - half - textM * 0.75, "inverters");
         Coordinate to = points.get(points.size() - 1);
-        svg.raw(
-                "<circle class=\"connection\" cx=\""
-                        + Svg.u(to.x)
-                        + "\" cy=\""
-                        + Svg.u(-to.y)
-                        + "\" r=\""
-                        + Svg.u(half * 0.7)
-                        + "\"/>");
+        svg.raw("<circle class=\"connection\" cx=\""
+                + Svg.u(to.x)
+                + "\" cy=\""
+                + Svg.u(-to.y)
+                + "\" r=\""
+                + Svg.u(half * 0.7)
+                + "\"/>");
         svg.close("g");
     }
 
@@ -579,11 +518,7 @@ public final class PlanDrawing {
         double side = layout.depthM() * 0.34;
         for (HoldDown.Position p : design.holdDown().positions()) {
             if (changed.contains(p.index())) {
-                Coordinate at =
-                        layout.frame()
-                                .plan(
-                                        p.s() + layout.alongM() * 0.42,
-                                        p.t() + layout.depthM() * 0.26);
+                Coordinate at = layout.frame().plan(p.s() + layout.alongM() * 0.42, p.t() + layout.depthM() * 0.26);
                 d.append('M')
                         .append(Svg.u(at.x - side / 2))
                         .append(' ')
@@ -619,13 +554,7 @@ public final class PlanDrawing {
         double up = design.job().roof().upAzimuth().si();
         svg.open(
                 "g",
-                "transform=\"translate("
-                        + Svg.u(nx)
-                        + " "
-                        + Svg.u(-ny)
-                        + ") rotate("
-                        + Show.number(-up, 2)
-                        + ")\"");
+                "transform=\"translate(" + Svg.u(nx) + " " + Svg.u(-ny) + ") rotate(" + Show.number(-up, 2) + ")\"");
         svg.path(
                 "class=\"north\"",
                 "M0 "
@@ -642,11 +571,7 @@ public final class PlanDrawing {
                         + Svg.u(textM * 0.45)
                         + " "
                         + Svg.u(-textM * 0.4));
-        svg.text(
-                "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"",
-                0,
-                textM * 1.5,
-                "N");
+        svg.text("class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"", 0, textM * 1.5, "N");
         svg.close("g").close("g");
     }
 }

@@ -47,23 +47,12 @@ public final class SectionDrawing {
             double x = i * pitch;
             svg.line("class=\"leg\"", new Coordinate(x, 0), new Coordinate(x, low));
             svg.line(
-                    "class=\"leg\"",
-                    new Coordinate(x + layout.depthM(), 0),
-                    new Coordinate(x + layout.depthM(), high));
-            svg.line(
-                    "class=\"tooth\"",
-                    new Coordinate(x, low),
-                    new Coordinate(x + layout.depthM(), high));
+                    "class=\"leg\"", new Coordinate(x + layout.depthM(), 0), new Coordinate(x + layout.depthM(), high));
+            svg.line("class=\"tooth\"", new Coordinate(x, low), new Coordinate(x + layout.depthM(), high));
         }
         String text = "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(TEXT) + "\"";
         gap(svg, layout, units, text);
-        dimension(
-                svg,
-                0,
-                pitch,
-                -0.3,
-                Show.in(units, Dimension.ROOF_LENGTH, pitch) + " row to row",
-                text);
+        dimension(svg, 0, pitch, -0.3, Show.in(units, Dimension.ROOF_LENGTH, pitch) + " row to row", text);
         svg.text(
                 text.replace("middle", "start"),
                 left + 0.05,
@@ -88,14 +77,10 @@ public final class SectionDrawing {
         dimension(svg, from, from + layout.gapM(), -0.12, own + " [" + other + "]", text);
     }
 
-    private static void dimension(
-            Svg svg, double from, double to, double y, String words, String text) {
+    private static void dimension(Svg svg, double from, double to, double y, String words, String text) {
         svg.line("class=\"dim\"", new Coordinate(from, y), new Coordinate(to, y));
         for (double x : new double[] {from, to}) {
-            svg.line(
-                    "class=\"dim tick\"",
-                    new Coordinate(x - 0.03, y - 0.03),
-                    new Coordinate(x + 0.03, y + 0.03));
+            svg.line("class=\"dim tick\"", new Coordinate(x - 0.03, y - 0.03), new Coordinate(x + 0.03, y + 0.03));
         }
         svg.text(text.replace("middle", "start"), to + 0.08, y - 0.04, words);
     }
@@ -111,13 +96,8 @@ public final class SectionDrawing {
             svg.line(
                     "class=\"ray\"",
                     new Coordinate(x - 0.55, high + 0.55 * tan),
-                    new Coordinate(
-                            x + Math.min(reach, layout.gapM()),
-                            high - Math.min(reach, layout.gapM()) * tan));
-            svg.line(
-                    "class=\"shadow\"",
-                    new Coordinate(x, 0),
-                    new Coordinate(x + Math.min(reach, layout.gapM()), 0));
+                    new Coordinate(x + Math.min(reach, layout.gapM()), high - Math.min(reach, layout.gapM()) * tan));
+            svg.line("class=\"shadow\"", new Coordinate(x, 0), new Coordinate(x + Math.min(reach, layout.gapM()), 0));
             if (toLow > layout.gapM() + 1e-9) {
                 // the shadow climbs the next row
                 double slope = (high - layout.lowEdgeM()) / layout.depthM();
@@ -147,7 +127,10 @@ public final class SectionDrawing {
                 + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM())
                 + ", needed for no shadow in the window "
                 + (design.layout().spacing().shadeFree()
-                        ? Show.both(units, Dimension.PART_LENGTH, design.layout().spacing().gapM())
+                        ? Show.both(
+                                units,
+                                Dimension.PART_LENGTH,
+                                design.layout().spacing().gapM())
                         : "more than any gap");
     }
 }

@@ -96,14 +96,10 @@ public final class EntryForm {
         return measure(path, label, dimension, m, "");
     }
 
-    private Input measure(
-            String path, String label, Dimension dimension, Measure m, String absent) {
+    private Input measure(String path, String label, Dimension dimension, Measure m, String absent) {
         String hint = absent;
         if (m != null) {
-            hint =
-                    dimension.twoSystems()
-                            ? Show.both(units, dimension, m.si())
-                            : Show.in(units, dimension, m.si());
+            hint = dimension.twoSystems() ? Show.both(units, dimension, m.si()) : Show.in(units, dimension, m.si());
         }
         return new Input(
                 path,
@@ -137,7 +133,9 @@ public final class EntryForm {
                 path,
                 label,
                 value,
-                YES_NO.stream().map(v -> new Option(v, v.equals("true") ? "yes" : "no")).toList());
+                YES_NO.stream()
+                        .map(v -> new Option(v, v.equals("true") ? "yes" : "no"))
+                        .toList());
     }
 
     private Input part(String path, String label, String kind, CatalogueInfo info) {
@@ -149,7 +147,8 @@ public final class EntryForm {
         if (options.stream().noneMatch(o -> o.value().equals(value))) {
             options.add(0, new Option(value, info.maker() + " " + info.name()));
         }
-        String hint = "this job's copy, edition " + info.edition() + ", " + info.status().words();
+        String hint = "this job's copy, edition " + info.edition() + ", "
+                + info.status().words();
         return new Input(path, label, value, "", hint, options, "json", false);
     }
 
@@ -162,17 +161,12 @@ public final class EntryForm {
     }
 
     private List<Group> project() {
-        return List.of(
-                plain(
-                        "",
-                        text("$.project.name", "Job name", job.project().name()),
-                        text("$.project.place", "Place", job.project().place()),
-                        text("$.project.preparedBy", "Prepared by", job.project().preparedBy()),
-                        choice(
-                                "$.project.units",
-                                "Shown in",
-                                units.key(),
-                                List.of("us", "metric"))));
+        return List.of(plain(
+                "",
+                text("$.project.name", "Job name", job.project().name()),
+                text("$.project.place", "Place", job.project().place()),
+                text("$.project.preparedBy", "Prepared by", job.project().preparedBy()),
+                choice("$.project.units", "Shown in", units.key(), List.of("us", "metric"))));
     }
 
     private List<Group> site() {
@@ -180,16 +174,8 @@ public final class EntryForm {
         return List.of(
                 plain(
                         "",
-                        measure(
-                                "$.site.latitude",
-                                "Latitude, north +",
-                                Dimension.ANGLE,
-                                s.latitude()),
-                        measure(
-                                "$.site.longitude",
-                                "Longitude, east +",
-                                Dimension.ANGLE,
-                                s.longitude())),
+                        measure("$.site.latitude", "Latitude, north +", Dimension.ANGLE, s.latitude()),
+                        measure("$.site.longitude", "Longitude, east +", Dimension.ANGLE, s.longitude())),
                 plain(
                         "Wind: 3-second gust, strength level",
                         measure("$.site.wind", "Basic wind speed", Dimension.SPEED, s.wind()),
@@ -200,114 +186,83 @@ public final class EntryForm {
                                 List.of("I", "II", "III", "IV")),
                         choice("$.site.exposure", "Exposure", s.exposure(), List.of("B", "C", "D")),
                         number("$.site.kzt", "Topographic factor K_zt", s.kzt(), ""),
-                        measure(
-                                "$.site.elevation",
-                                "Ground elevation",
-                                Dimension.ROOF_LENGTH,
-                                s.elevation())),
+                        measure("$.site.elevation", "Ground elevation", Dimension.ROOF_LENGTH, s.elevation())),
                 plain(
                         "Snow and temperature",
                         measure("$.site.snow", "Ground snow load", Dimension.LOAD, s.snow()),
-                        measure(
-                                "$.site.recordLow",
-                                "Record low",
-                                Dimension.TEMPERATURE,
-                                s.recordLow()),
-                        measure(
-                                "$.site.designHigh",
-                                "Design high",
-                                Dimension.TEMPERATURE,
-                                s.designHigh())));
+                        measure("$.site.recordLow", "Record low", Dimension.TEMPERATURE, s.recordLow()),
+                        measure("$.site.designHigh", "Design high", Dimension.TEMPERATURE, s.designHigh())));
     }
 
     private List<Group> roof() {
         Job.Roof r = job.roof();
         List<Group> groups = new ArrayList<>();
-        groups.add(
-                plain(
-                        "",
-                        measure(
-                                "$.roof.height",
-                                "Mean roof height",
-                                Dimension.ROOF_LENGTH,
-                                r.height()),
-                        measure("$.roof.slope", "Fall", Dimension.ANGLE, r.slope()),
-                        choice("$.roof.covering", "Covering", r.covering(), Job.COVERINGS),
-                        measure(
-                                "$.roof.upAzimuth",
-                                "Top of the sheet looks to",
-                                Dimension.ANGLE,
-                                r.upAzimuth())));
+        groups.add(plain(
+                "",
+                measure("$.roof.height", "Mean roof height", Dimension.ROOF_LENGTH, r.height()),
+                measure("$.roof.slope", "Fall", Dimension.ANGLE, r.slope()),
+                choice("$.roof.covering", "Covering", r.covering(), Job.COVERINGS),
+                measure("$.roof.upAzimuth", "Top of the sheet looks to", Dimension.ANGLE, r.upAzimuth())));
         Job.Allowance a = r.allowance();
-        groups.add(
-                new Group(
-                        "Allowance for added load",
-                        "$.roof.allowance",
-                        "",
-                        List.of(
-                                measure(
-                                        "$.roof.allowance.load",
-                                        "Load",
-                                        Dimension.LOAD,
-                                        a == null ? null : a.load(),
-                                        "not known: nothing is established"),
-                                text(
-                                        "$.roof.allowance.givenBy",
-                                        "Given by",
-                                        a == null ? "" : a.givenBy()),
-                                new Input(
-                                        "$.roof.allowance.date",
-                                        "On",
-                                        a == null ? "" : a.date().toString(),
-                                        "",
-                                        "as 2026-05-31",
-                                        List.of(),
-                                        "text",
-                                        false))));
+        groups.add(new Group(
+                "Allowance for added load",
+                "$.roof.allowance",
+                "",
+                List.of(
+                        measure(
+                                "$.roof.allowance.load",
+                                "Load",
+                                Dimension.LOAD,
+                                a == null ? null : a.load(),
+                                "not known: nothing is established"),
+                        text("$.roof.allowance.givenBy", "Given by", a == null ? "" : a.givenBy()),
+                        new Input(
+                                "$.roof.allowance.date",
+                                "On",
+                                a == null ? "" : a.date().toString(),
+                                "",
+                                "as 2026-05-31",
+                                List.of(),
+                                "text",
+                                false))));
         Job.Bays b = r.bays();
-        groups.add(
-                new Group(
-                        "Bays",
-                        "$.roof.bays",
-                        "",
-                        List.of(
-                                measure(
-                                        "$.roof.bays.alongX",
-                                        "Across the sheet",
-                                        Dimension.ROOF_LENGTH,
-                                        b == null ? null : b.alongX(),
-                                        "not known"),
-                                measure(
-                                        "$.roof.bays.alongY",
-                                        "Up the sheet",
-                                        Dimension.ROOF_LENGTH,
-                                        b == null ? null : b.alongY(),
-                                        "not known"))));
+        groups.add(new Group(
+                "Bays",
+                "$.roof.bays",
+                "",
+                List.of(
+                        measure(
+                                "$.roof.bays.alongX",
+                                "Across the sheet",
+                                Dimension.ROOF_LENGTH,
+                                b == null ? null : b.alongX(),
+                                "not known"),
+                        measure(
+                                "$.roof.bays.alongY",
+                                "Up the sheet",
+                                Dimension.ROOF_LENGTH,
+                                b == null ? null : b.alongY(),
+                                "not known"))));
         for (RoofPlan.Edge e : design.plan().edges()) {
-            Job.Parapet p =
-                    r.parapets().stream()
-                            .filter(x -> x.edge() == e.number())
-                            .findFirst()
-                            .orElse(null);
+            Job.Parapet p = r.parapets().stream()
+                    .filter(x -> x.edge() == e.number())
+                    .findFirst()
+                    .orElse(null);
             String path = "$.roof.parapets[edge=" + e.number() + "]";
-            groups.add(
-                    plain(
-                            "Edge "
-                                    + e.number()
-                                    + ", "
-                                    + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM()),
-                            measure(
-                                    path + ".height",
-                                    "Parapet height",
-                                    Dimension.ROOF_LENGTH,
-                                    p == null ? null : p.height(),
-                                    "none"),
-                            measure(
-                                    path + ".thickness",
-                                    "Parapet thickness",
-                                    Dimension.PART_LENGTH,
-                                    p == null ? null : p.thickness(),
-                                    "none")));
+            groups.add(plain(
+                    "Edge " + e.number() + ", " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM()),
+                    measure(
+                            path + ".height",
+                            "Parapet height",
+                            Dimension.ROOF_LENGTH,
+                            p == null ? null : p.height(),
+                            "none"),
+                    measure(
+                            path + ".thickness",
+                            "Parapet thickness",
+                            Dimension.PART_LENGTH,
+                            p == null ? null : p.thickness(),
+                            "none")));
         }
         return groups;
     }
@@ -316,43 +271,18 @@ public final class EntryForm {
         List<Group> groups = new ArrayList<>();
         for (Job.Obstruction o : job.roof().obstructions()) {
             String path = "$.roof.obstructions[id=" + o.id() + "]";
-            groups.add(
-                    new Group(
-                            o.name(),
-                            "",
-                            path,
-                            List.of(
-                                    text(path + ".name", "Name", o.name()),
-                                    measure(
-                                            path + ".x",
-                                            "Left side at x",
-                                            Dimension.ROOF_LENGTH,
-                                            o.x()),
-                                    measure(
-                                            path + ".y",
-                                            "Lower side at y",
-                                            Dimension.ROOF_LENGTH,
-                                            o.y()),
-                                    measure(
-                                            path + ".width",
-                                            "Width, x",
-                                            Dimension.ROOF_LENGTH,
-                                            o.width()),
-                                    measure(
-                                            path + ".depth",
-                                            "Depth, y",
-                                            Dimension.ROOF_LENGTH,
-                                            o.depth()),
-                                    measure(
-                                            path + ".height",
-                                            "Height",
-                                            Dimension.ROOF_LENGTH,
-                                            o.height()),
-                                    measure(
-                                            path + ".clear",
-                                            "Clear distance",
-                                            Dimension.ROOF_LENGTH,
-                                            o.clear()))));
+            groups.add(new Group(
+                    o.name(),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", o.name()),
+                            measure(path + ".x", "Left side at x", Dimension.ROOF_LENGTH, o.x()),
+                            measure(path + ".y", "Lower side at y", Dimension.ROOF_LENGTH, o.y()),
+                            measure(path + ".width", "Width, x", Dimension.ROOF_LENGTH, o.width()),
+                            measure(path + ".depth", "Depth, y", Dimension.ROOF_LENGTH, o.depth()),
+                            measure(path + ".height", "Height", Dimension.ROOF_LENGTH, o.height()),
+                            measure(path + ".clear", "Clear distance", Dimension.ROOF_LENGTH, o.clear()))));
         }
         return groups;
     }
@@ -360,89 +290,62 @@ public final class EntryForm {
     private List<Group> array() {
         Job.ArrayChoice a = job.array();
         List<Option> tilts = new ArrayList<>();
-        a.tray()
-                .tilts()
-                .forEach(
-                        t ->
-                                tilts.add(
-                                        new Option(
-                                                t.typed(),
-                                                Show.in(units, Dimension.ANGLE, t.si()))));
+        a.tray().tilts().forEach(t -> tilts.add(new Option(t.typed(), Show.in(units, Dimension.ANGLE, t.si()))));
         List<Option> gaps = new ArrayList<>();
         gaps.add(new Option("", "smallest without shadow"));
-        a.tray()
-                .gaps()
-                .forEach(
-                        g ->
-                                gaps.add(
-                                        new Option(
-                                                g.typed(),
-                                                Show.both(units, Dimension.PART_LENGTH, g.si()))));
+        a.tray().gaps().forEach(g -> gaps.add(new Option(g.typed(), Show.both(units, Dimension.PART_LENGTH, g.si()))));
         List<Option> facings = new ArrayList<>();
         for (RoofPlan.Edge e : design.plan().edges()) {
             facings.add(new Option("{\"edge\":" + e.number() + "}", "edge " + e.number()));
         }
-        String azimuth =
-                a.facing() instanceof Job.ToAzimuth to
-                        ? Json.write(Map.of("azimuth", to.azimuth().typed()))
-                        : "{\"azimuth\":\""
-                                + Show.number(design.layout().facingDeg(), 1)
-                                + " deg\"}";
+        String azimuth = a.facing() instanceof Job.ToAzimuth to
+                ? Json.write(Map.of("azimuth", to.azimuth().typed()))
+                : "{\"azimuth\":\"" + Show.number(design.layout().facingDeg(), 1) + " deg\"}";
         facings.add(new Option(azimuth, "an azimuth"));
-        String facing =
-                a.facing() instanceof Job.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
+        String facing = a.facing() instanceof Job.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
         List<Input> layout = new ArrayList<>();
-        layout.add(
-                new Input(
-                        "$.array.tilt",
-                        "Tilt",
-                        sameSetting(a.tray().tilts(), a.tilt()),
-                        "",
-                        "",
-                        tilts,
-                        "choice",
-                        false));
-        layout.add(
-                new Input(
-                        "$.array.gap",
-                        "Row gap",
-                        a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()),
-                        "",
-                        "now " + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
-                        gaps,
-                        "choice",
-                        false));
-        layout.add(
-                new Input("$.array.facing", "Rows face", facing, "", "", facings, "json", false));
+        layout.add(new Input(
+                "$.array.tilt", "Tilt", sameSetting(a.tray().tilts(), a.tilt()), "", "", tilts, "choice", false));
+        layout.add(new Input(
+                "$.array.gap",
+                "Row gap",
+                a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()),
+                "",
+                "now " + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
+                gaps,
+                "choice",
+                false));
+        layout.add(new Input("$.array.facing", "Rows face", facing, "", "", facings, "json", false));
         if (a.facing() instanceof Job.ToAzimuth to) {
             layout.add(measure("$.array.facing.azimuth", "Azimuth", Dimension.ANGLE, to.azimuth()));
         }
-        layout.add(
-                measure(
-                        "$.array.setback",
-                        "Set-back",
-                        Dimension.ROOF_LENGTH,
-                        a.setback(),
-                        "by rule: " + design.layout().setbackRule()));
-        layout.add(
-                measure(
-                        "$.array.shiftAlong",
-                        "Shift along the rows",
-                        Dimension.ROOF_LENGTH,
-                        zeroAsNone(a.shiftAlong()),
-                        "none"));
-        layout.add(
-                measure(
-                        "$.array.shiftAcross",
-                        "Shift across the rows",
-                        Dimension.ROOF_LENGTH,
-                        zeroAsNone(a.shiftAcross()),
-                        "none"));
+        layout.add(measure(
+                "$.array.setback",
+                "Set-back",
+                Dimension.ROOF_LENGTH,
+                a.setback(),
+                "by rule: " + design.layout().setbackRule()));
+        layout.add(measure(
+                "$.array.shiftAlong",
+                "Shift along the rows",
+                Dimension.ROOF_LENGTH,
+                zeroAsNone(a.shiftAlong()),
+                "none"));
+        layout.add(measure(
+                "$.array.shiftAcross",
+                "Shift across the rows",
+                Dimension.ROOF_LENGTH,
+                zeroAsNone(a.shiftAcross()),
+                "none"));
         Job.Walkway w = a.walkway();
         return List.of(
                 plain(
                         "Parts",
-                        part("$.array.tray", "Tray system", "tray-system", a.tray().info()),
+                        part(
+                                "$.array.tray",
+                                "Tray system",
+                                "tray-system",
+                                a.tray().info()),
                         part("$.array.module", "Module", "module", a.module().info()),
                         part("$.array.block", "Block", "block", a.block().info())),
                 new Group("Layout", "", "", layout),
@@ -488,94 +391,57 @@ public final class EntryForm {
         Job.Electrical e = job.electrical();
         Job.AcRun run = e.run();
         List<Group> groups = new ArrayList<>();
-        groups.add(
-                plain(
-                        "Inverters",
-                        part("$.electrical.inverter", "Inverter", "inverter", e.inverter().info()),
-                        number("$.electrical.dcAcMost", "DC to AC at most", e.dcAcMost(), ""),
-                        measure(
-                                "$.electrical.systemLimit",
-                                "DC system limit",
-                                Dimension.VOLTAGE,
-                                e.systemLimit()),
-                        number(
-                                "$.electrical.cellRiseC",
-                                "Cell above ambient",
-                                e.cellRiseC(),
-                                "°C")));
+        groups.add(plain(
+                "Inverters",
+                part(
+                        "$.electrical.inverter",
+                        "Inverter",
+                        "inverter",
+                        e.inverter().info()),
+                number("$.electrical.dcAcMost", "DC to AC at most", e.dcAcMost(), ""),
+                measure("$.electrical.systemLimit", "DC system limit", Dimension.VOLTAGE, e.systemLimit()),
+                number("$.electrical.cellRiseC", "Cell above ambient", e.cellRiseC(), "°C")));
         List<Input> points = new ArrayList<>();
         for (int i = 0; i < run.points().size(); i++) {
             String path = "$.electrical.run.points[" + i + "]";
             String name = i == 0 ? "Inverters" : "Point " + (i + 1);
-            points.add(
-                    measure(
-                            path + ".x",
-                            name + ", x",
-                            Dimension.ROOF_LENGTH,
-                            run.points().get(i).x()));
-            points.add(
-                    measure(
-                            path + ".y",
-                            name + ", y",
-                            Dimension.ROOF_LENGTH,
-                            run.points().get(i).y()));
+            points.add(measure(
+                    path + ".x",
+                    name + ", x",
+                    Dimension.ROOF_LENGTH,
+                    run.points().get(i).x()));
+            points.add(measure(
+                    path + ".y",
+                    name + ", y",
+                    Dimension.ROOF_LENGTH,
+                    run.points().get(i).y()));
         }
         groups.add(new Group("Route of the AC run", "", "", points));
         for (int i = 0; i < run.legs().size(); i++) {
             String path = "$.electrical.run.legs[" + i + "]";
-            groups.add(
-                    new Group(
-                            "Vertical leg " + (i + 1),
-                            "",
-                            path,
-                            List.of(
-                                    text(path + ".name", "What it is", run.legs().get(i).name()),
-                                    measure(
-                                            path + ".length",
-                                            "Length",
-                                            Dimension.ROOF_LENGTH,
-                                            run.legs().get(i).length()))));
+            groups.add(new Group(
+                    "Vertical leg " + (i + 1),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "What it is", run.legs().get(i).name()),
+                            measure(
+                                    path + ".length",
+                                    "Length",
+                                    Dimension.ROOF_LENGTH,
+                                    run.legs().get(i).length()))));
         }
-        groups.add(
-                plain(
-                        "Conductors",
-                        number("$.electrical.run.slackPct", "Slack", run.slackPct(), "%"),
-                        choice(
-                                "$.electrical.run.material",
-                                "Material",
-                                run.material(),
-                                List.of("cu", "al")),
-                        choice(
-                                "$.electrical.run.insulation",
-                                "Insulation",
-                                run.insulation(),
-                                List.of("THWN-2", "XHHW-2")),
-                        choice(
-                                "$.electrical.run.raceway",
-                                "Raceway",
-                                run.raceway(),
-                                List.of("steel", "pvc")),
-                        choice(
-                                "$.electrical.run.terminals",
-                                "Terminals",
-                                run.terminalC() + " C",
-                                List.of("75 C", "60 C")),
-                        yesNo("$.electrical.run.inSun", "In the sun", run.inSun()),
-                        measure(
-                                "$.electrical.run.aboveRoof",
-                                "Above the roof",
-                                Dimension.PART_LENGTH,
-                                run.aboveRoof()),
-                        number(
-                                "$.electrical.run.dropLimitPct",
-                                "Drop at most",
-                                run.dropLimitPct(),
-                                "%"),
-                        number(
-                                "$.electrical.run.powerFactor",
-                                "Power factor",
-                                run.powerFactor(),
-                                "")));
+        groups.add(plain(
+                "Conductors",
+                number("$.electrical.run.slackPct", "Slack", run.slackPct(), "%"),
+                choice("$.electrical.run.material", "Material", run.material(), List.of("cu", "al")),
+                choice("$.electrical.run.insulation", "Insulation", run.insulation(), List.of("THWN-2", "XHHW-2")),
+                choice("$.electrical.run.raceway", "Raceway", run.raceway(), List.of("steel", "pvc")),
+                choice("$.electrical.run.terminals", "Terminals", run.terminalC() + " C", List.of("75 C", "60 C")),
+                yesNo("$.electrical.run.inSun", "In the sun", run.inSun()),
+                measure("$.electrical.run.aboveRoof", "Above the roof", Dimension.PART_LENGTH, run.aboveRoof()),
+                number("$.electrical.run.dropLimitPct", "Drop at most", run.dropLimitPct(), "%"),
+                number("$.electrical.run.powerFactor", "Power factor", run.powerFactor(), "")));
         return groups;
     }
 }

@@ -13,8 +13,7 @@ import java.util.regex.Pattern;
  * document is not touched.
  */
 public final class DocumentPatch {
-    private static final Pattern STEP =
-            Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d+)]|\\[(id|edge)=([A-Za-z0-9-]+)]");
+    private static final Pattern STEP = Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d+)]|\\[(id|edge)=([A-Za-z0-9-]+)]");
 
     private final Map<String, Object> root;
 
@@ -107,8 +106,7 @@ public final class DocumentPatch {
         if (step.member() != null) {
             return asMap(place, path)
                     .computeIfAbsent(
-                            step.member(),
-                            k -> list ? new ArrayList<>() : new LinkedHashMap<String, Object>());
+                            step.member(), k -> list ? new ArrayList<>() : new LinkedHashMap<String, Object>());
         }
         List<Object> items = asList(place, path);
         int index = index(items, step);
@@ -129,8 +127,7 @@ public final class DocumentPatch {
             return step.index();
         }
         for (int i = 0; i < items.size(); i++) {
-            if (items.get(i) instanceof Map<?, ?> map
-                    && step.match().equals(String.valueOf(map.get(step.key())))) {
+            if (items.get(i) instanceof Map<?, ?> map && step.match().equals(String.valueOf(map.get(step.key())))) {
                 return i;
             }
         }

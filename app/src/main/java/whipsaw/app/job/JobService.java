@@ -27,16 +27,14 @@ public class JobService {
     private final Solver solver;
 
     /** Designs of documents already solved, by job and revision shown. */
-    private final Map<String, Design> solved =
-            Collections.synchronizedMap(
-                    new LinkedHashMap<>(KEPT, 0.75f, true) {
-                        private static final long serialVersionUID = 1L;
+    private final Map<String, Design> solved = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
 
-                        @Override
-                        protected boolean removeEldestEntry(Map.Entry<String, Design> eldest) {
-                            return size() > KEPT;
-                        }
-                    });
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Design> eldest) {
+            return size() > KEPT;
+        }
+    });
 
     public JobService(JobStore store, Solver solver) {
         this.store = store;
@@ -73,8 +71,7 @@ public class JobService {
     }
 
     private Revision latest(String slug) {
-        return store.latest(slug)
-                .orElseThrow(() -> new StoreException("there is no job '" + slug + "'"));
+        return store.latest(slug).orElseThrow(() -> new StoreException("there is no job '" + slug + "'"));
     }
 
     private Design design(String slug, Revision revision) {
@@ -91,11 +88,10 @@ public class JobService {
     private static Job readStored(Revision revision) {
         var reading = JobReader.read(revision.document(), false);
         if (!reading.ok()) {
-            throw new StoreException(
-                    "revision "
-                            + revision.number()
-                            + " cannot be read: "
-                            + reading.problems().get(0).words());
+            throw new StoreException("revision "
+                    + revision.number()
+                    + " cannot be read: "
+                    + reading.problems().get(0).words());
         }
         return reading.job();
     }
@@ -147,11 +143,7 @@ public class JobService {
         Optional<Integer> number = back ? store.undo(slug, USER) : store.redo(slug, USER);
         Revision latest = latest(slug);
         Design after = design(slug, latest);
-        return new Shown(
-                slug,
-                latest,
-                after,
-                number.isEmpty() ? NOTHING : DesignChange.between(before, after));
+        return new Shown(slug, latest, after, number.isEmpty() ? NOTHING : DesignChange.between(before, after));
     }
 
     public boolean canRedo(String slug) {

@@ -7,28 +7,27 @@ import whipsaw.core.job.Job;
 
 /** A change in words, for the history: what was changed, from what to what. */
 final class RevisionWords {
-    private static final Map<String, String> NAMES =
-            Map.ofEntries(
-                    Map.entry("project.name", "Job name"),
-                    Map.entry("roof.outline", "Outline"),
-                    Map.entry("roof.height", "Mean roof height"),
-                    Map.entry("roof.slope", "Fall of the roof"),
-                    Map.entry("roof.covering", "Covering"),
-                    Map.entry("roof.allowance", "Allowance for added load"),
-                    Map.entry("roof.bays", "Bays"),
-                    Map.entry("site.wind", "Basic wind speed"),
-                    Map.entry("site.exposure", "Exposure"),
-                    Map.entry("array.tilt", "Tilt"),
-                    Map.entry("array.gap", "Row gap"),
-                    Map.entry("array.facing", "Facing"),
-                    Map.entry("array.setback", "Set-back"),
-                    Map.entry("array.walkway", "Walkway"),
-                    Map.entry("array.module", "Module"),
-                    Map.entry("array.block", "Block"),
-                    Map.entry("array.tray", "Tray system"),
-                    Map.entry("array.removed", "Modules taken out"),
-                    Map.entry("electrical.inverter", "Inverter"),
-                    Map.entry("electrical.run.points", "Route of the AC run"));
+    private static final Map<String, String> NAMES = Map.ofEntries(
+            Map.entry("project.name", "Job name"),
+            Map.entry("roof.outline", "Outline"),
+            Map.entry("roof.height", "Mean roof height"),
+            Map.entry("roof.slope", "Fall of the roof"),
+            Map.entry("roof.covering", "Covering"),
+            Map.entry("roof.allowance", "Allowance for added load"),
+            Map.entry("roof.bays", "Bays"),
+            Map.entry("site.wind", "Basic wind speed"),
+            Map.entry("site.exposure", "Exposure"),
+            Map.entry("array.tilt", "Tilt"),
+            Map.entry("array.gap", "Row gap"),
+            Map.entry("array.facing", "Facing"),
+            Map.entry("array.setback", "Set-back"),
+            Map.entry("array.walkway", "Walkway"),
+            Map.entry("array.module", "Module"),
+            Map.entry("array.block", "Block"),
+            Map.entry("array.tray", "Tray system"),
+            Map.entry("array.removed", "Modules taken out"),
+            Map.entry("electrical.inverter", "Inverter"),
+            Map.entry("electrical.run.points", "Route of the AC run"));
     private static final int LONGEST = 160;
 
     private RevisionWords() {}
@@ -38,12 +37,11 @@ final class RevisionWords {
         String words = obstruction(before, after, first);
         if (words == null) {
             String name = name(first.path());
-            words =
-                    switch (first.op()) {
-                        case "remove" -> name + " removed";
-                        case "append" -> name + " added";
-                        default -> name + " changed" + to(first.value());
-                    };
+            words = switch (first.op()) {
+                case "remove" -> name + " removed";
+                case "append" -> name + " added";
+                default -> name + " changed" + to(first.value());
+            };
         }
         return words.length() > LONGEST ? words.substring(0, LONGEST - 1) + "…" : words;
     }
@@ -77,9 +75,7 @@ final class RevisionWords {
 
     private static String name(String path) {
         String plain = path.substring(2).replaceAll("\\[[^]]*]", "");
-        for (String key = plain;
-                !key.isEmpty();
-                key = key.substring(0, Math.max(0, key.lastIndexOf('.')))) {
+        for (String key = plain; !key.isEmpty(); key = key.substring(0, Math.max(0, key.lastIndexOf('.')))) {
             if (NAMES.containsKey(key)) {
                 return key.equals(plain) ? NAMES.get(key) : NAMES.get(key) + ", " + last(plain);
             }

@@ -39,23 +39,11 @@ public final class DesignDocument {
                         .toList());
         List<Object> sources = new ArrayList<>();
         figures.sources()
-                .forEach(
-                        s ->
-                                sources.add(
-                                        Map.of("source", s.words(), "status", s.status().words())));
+                .forEach(s -> sources.add(
+                        Map.of("source", s.words(), "status", s.status().words())));
         doc.put("sources", sources);
         List<Object> used = new ArrayList<>();
-        tables.inUse()
-                .forEach(
-                        t ->
-                                used.add(
-                                        Map.of(
-                                                "id",
-                                                t.id(),
-                                                "edition",
-                                                t.edition(),
-                                                "hash",
-                                                t.hash())));
+        tables.inUse().forEach(t -> used.add(Map.of("id", t.id(), "edition", t.edition(), "hash", t.hash())));
         doc.put("codeTables", used);
         doc.put("job", JobWriter.write(design.job()));
         return doc;

@@ -53,8 +53,7 @@ public record JobSheet(
     /**
      * @param ownStyle whether the drawing brings its line weights along, see {@link PlanDrawing}
      */
-    public static JobSheet of(
-            Design design, Revision revision, CodeTables tables, boolean ownStyle) {
+    public static JobSheet of(Design design, Revision revision, CodeTables tables, boolean ownStyle) {
         UnitSystem units = design.job().project().units();
         return new JobSheet(
                 design.job(),
@@ -84,8 +83,7 @@ public record JobSheet(
         return rows;
     }
 
-    private static Row row(
-            Design design, UnitSystem units, int row, List<HoldDown.Position> positions) {
+    private static Row row(Design design, UnitSystem units, int row, List<HoldDown.Position> positions) {
         StringBuilder text = new StringBuilder();
         int blocks = 0;
         double reached = Double.NaN;
@@ -100,12 +98,10 @@ public record JobSheet(
             blocks += p.ballast().blocksPlaced();
             reached = p.s();
         }
-        int modules =
-                (int)
-                        design.layout().modules().stream()
-                                .mapToInt(ArrayLayout.Module::row)
-                                .filter(r -> r == row)
-                                .count();
+        int modules = (int) design.layout().modules().stream()
+                .mapToInt(ArrayLayout.Module::row)
+                .filter(r -> r == row)
+                .count();
         double kg = blocks * design.job().array().block().mass().si();
         return new Row(row, text.toString(), modules, blocks, Show.in(units, Dimension.MASS, kg));
     }
@@ -118,92 +114,80 @@ public record JobSheet(
         facts.add(new Fact("Racking", Show.both(units, Dimension.MASS, loads.rackingKg())));
         facts.add(new Fact("Blocks", Show.both(units, Dimension.MASS, loads.ballastKg())));
         facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
-        facts.add(
-                new Fact(
-                        "Average over the array",
-                        Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
+        facts.add(new Fact(
+                "Average over the array",
+                Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
         if (loads.worstBay() != null) {
-            facts.add(
-                    new Fact(
-                            "Heaviest bay, " + loads.worstBay().bay().name(),
-                            Show.both(units, Dimension.LOAD, loads.worstBay().load().loadPa())));
+            facts.add(new Fact(
+                    "Heaviest bay, " + loads.worstBay().bay().name(),
+                    Show.both(units, Dimension.LOAD, loads.worstBay().load().loadPa())));
         }
-        facts.add(
-                new Fact(
-                        "Allowance for added load",
-                        allowance == null
-                                ? "not established"
-                                : Show.both(units, Dimension.LOAD, allowance.load().si())
-                                        + ", "
-                                        + allowance.givenBy()
-                                        + ", "
-                                        + allowance.date()));
-        facts.add(
-                new Fact(
-                        "Velocity pressure q_h",
-                        Show.both(units, Dimension.LOAD, design.site().velocity().pressurePa())));
-        facts.add(
-                new Fact(
-                        "Ground snow load",
-                        Show.both(units, Dimension.LOAD, design.job().site().snow().si())
-                                + ", recorded for the engineer, not added"));
+        facts.add(new Fact(
+                "Allowance for added load",
+                allowance == null
+                        ? "not established"
+                        : Show.both(units, Dimension.LOAD, allowance.load().si())
+                                + ", "
+                                + allowance.givenBy()
+                                + ", "
+                                + allowance.date()));
+        facts.add(new Fact(
+                "Velocity pressure q_h",
+                Show.both(units, Dimension.LOAD, design.site().velocity().pressurePa())));
+        facts.add(new Fact(
+                "Ground snow load",
+                Show.both(units, Dimension.LOAD, design.job().site().snow().si())
+                        + ", recorded for the engineer, not added"));
         return facts;
     }
 
     private static List<Fact> circuits(Design design, UnitSystem units) {
         Circuits c = design.circuits();
         List<Fact> facts = new ArrayList<>();
-        facts.add(
-                new Fact(
-                        "DC and AC",
-                        Show.number(c.dcW() / 1000, 2)
-                                + " kW dc, "
-                                + Show.number(c.acVa() / 1000, 2)
-                                + " kW ac, ratio "
-                                + Show.number(c.ratio(), 3)));
-        facts.add(
-                new Fact(
-                        "Strings",
-                        c.strings().size()
-                                + " of "
-                                + c.shortestUsed()
-                                + " to "
-                                + c.longestUsed()
-                                + " modules; legal "
-                                + c.limits().shortest()
-                                + " to "
-                                + c.limits().longest()));
+        facts.add(new Fact(
+                "DC and AC",
+                Show.number(c.dcW() / 1000, 2)
+                        + " kW dc, "
+                        + Show.number(c.acVa() / 1000, 2)
+                        + " kW ac, ratio "
+                        + Show.number(c.ratio(), 3)));
+        facts.add(new Fact(
+                "Strings",
+                c.strings().size()
+                        + " of "
+                        + c.shortestUsed()
+                        + " to "
+                        + c.longestUsed()
+                        + " modules; legal "
+                        + c.limits().shortest()
+                        + " to "
+                        + c.limits().longest()));
         for (int i = 1; i <= c.inverters(); i++) {
             int inverter = i;
-            List<String> names =
-                    c.strings().stream()
-                            .filter(s -> s.inverter() == inverter)
-                            .map(s -> s.name() + " (" + s.modules().size() + ")")
-                            .toList();
+            List<String> names = c.strings().stream()
+                    .filter(s -> s.inverter() == inverter)
+                    .map(s -> s.name() + " (" + s.modules().size() + ")")
+                    .toList();
             facts.add(new Fact("Inverter " + i, String.join(", ", names)));
         }
         AcRun run = design.run();
-        facts.add(
-                new Fact(
-                        "AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
+        facts.add(new Fact("AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
         if (run.sizing() != null && run.sizing().feasible()) {
             String material = design.job().electrical().run().material();
-            facts.add(
-                    new Fact(
-                            "AC run, conductors",
-                            run.sizing().chosen().sets()
-                                    + " x 3 "
-                                    + Counts.conductor(
-                                            run.sizing().chosen().size().name(), material)
-                                    + ", ground "
-                                    + (run.sizing().ground() == null
-                                            ? "above the table"
-                                            : Counts.conductor(run.sizing().ground(), material))
-                                    + ", device "
-                                    + run.sizing().deviceA()
-                                    + " A, drop "
-                                    + Show.number(run.sizing().chosen().drop().dropPct(), 2)
-                                    + " %"));
+            facts.add(new Fact(
+                    "AC run, conductors",
+                    run.sizing().chosen().sets()
+                            + " x 3 "
+                            + Counts.conductor(run.sizing().chosen().size().name(), material)
+                            + ", ground "
+                            + (run.sizing().ground() == null
+                                    ? "above the table"
+                                    : Counts.conductor(run.sizing().ground(), material))
+                            + ", device "
+                            + run.sizing().deviceA()
+                            + " A, drop "
+                            + Show.number(run.sizing().chosen().drop().dropPct(), 2)
+                            + " %"));
         }
         return facts;
     }
@@ -224,31 +208,29 @@ public record JobSheet(
         if (job.roof().allowance() != null) {
             assumed(list, "Allowance for added load", job.roof().allowance().load());
         }
-        list.add(
-                "Wind speed is a 3-second gust at strength level for risk category "
-                        + job.site().riskCategory()
-                        + ", exposure "
-                        + job.site().exposure()
-                        + ".");
+        list.add("Wind speed is a 3-second gust at strength level for risk category "
+                + job.site().riskCategory()
+                + ", exposure "
+                + job.site().exposure()
+                + ".");
         if (design.layout().setbackRule() != null) {
             list.add("Set-back by the common rule: " + design.layout().setbackRule() + ".");
         }
         if (job.array().tray().shared() == null) {
             list.add("No load sharing is shown: the effective wind area is one module.");
         } else {
-            list.add(
-                    "Load is shared over "
-                            + Show.both(units, Dimension.AREA, job.array().tray().shared().si())
-                            + " by "
-                            + job.array().tray().sharedReport()
-                            + ".");
+            list.add("Load is shared over "
+                    + Show.both(
+                            units, Dimension.AREA, job.array().tray().shared().si())
+                    + " by "
+                    + job.array().tray().sharedReport()
+                    + ".");
         }
-        list.add(
-                "Friction on "
-                        + job.roof().covering()
-                        + " is "
-                        + design.holdDown().friction()
-                        + " (tray system's figure).");
+        list.add("Friction on "
+                + job.roof().covering()
+                + " is "
+                + design.holdDown().friction()
+                + " (tray system's figure).");
         list.add("Rows stand on a level roof for their spacing; the fall counts against sliding.");
         list.add("Zones on other than rectangular roofs follow our own convention.");
         return list;

@@ -52,20 +52,12 @@ public class CatalogueStore {
         return db.selectFrom(CATALOGUE_ENTRY)
                 .where(CATALOGUE_ENTRY.KIND.eq(kind))
                 .orderBy(CATALOGUE_ENTRY.CODE, CATALOGUE_ENTRY.EDITION)
-                .fetch(
-                        r ->
-                                new Entry(
-                                        r.getKind(),
-                                        r.getCode(),
-                                        r.getEdition(),
-                                        Json.object(r.getBody())));
+                .fetch(r -> new Entry(r.getKind(), r.getCode(), r.getEdition(), Json.object(r.getBody())));
     }
 
     /** The newest edition of an entry. */
     public Optional<Entry> find(String kind, String code) {
-        return ofKind(kind).stream()
-                .filter(e -> e.code().equals(code))
-                .reduce((older, newer) -> newer);
+        return ofKind(kind).stream().filter(e -> e.code().equals(code)).reduce((older, newer) -> newer);
     }
 
     private static String sha256(String text) {

@@ -49,12 +49,11 @@ public class JobStore {
     @Transactional
     public String create(String name, Map<String, Object> document, String who) {
         String slug = freeSlug(name);
-        int id =
-                db.insertInto(JOB)
-                        .set(JOB.SLUG, slug)
-                        .set(JOB.CREATED_AT, now())
-                        .returning(JOB.ID)
-                        .fetchOne(JOB.ID);
+        int id = db.insertInto(JOB)
+                .set(JOB.SLUG, slug)
+                .set(JOB.CREATED_AT, now())
+                .returning(JOB.ID)
+                .fetchOne(JOB.ID);
         insert(id, 1, 1, 1, "create", who, "Job created", Json.write(document));
         return slug;
     }
@@ -64,26 +63,20 @@ public class JobStore {
                 .from(JOB)
                 .join(REVISION)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
-                .where(
-                        REVISION.NUMBER.eq(
-                                db.select(DSL.max(REVISION.as("r").NUMBER))
-                                        .from(REVISION.as("r"))
-                                        .where(REVISION.as("r").JOB_ID.eq(JOB.ID))))
+                .where(REVISION.NUMBER.eq(db.select(DSL.max(REVISION.as("r").NUMBER))
+                        .from(REVISION.as("r"))
+                        .where(REVISION.as("r").JOB_ID.eq(JOB.ID))))
                 .orderBy(REVISION.AT.desc())
-                .fetch(
-                        r ->
-                                new Listed(
-                                        r.get(JOB.SLUG),
-                                        name(Json.object(r.get(REVISION.DOCUMENT))),
-                                        r.get(REVISION.NUMBER),
-                                        r.get(REVISION.AT),
-                                        r.get(REVISION.WORDS)));
+                .fetch(r -> new Listed(
+                        r.get(JOB.SLUG),
+                        name(Json.object(r.get(REVISION.DOCUMENT))),
+                        r.get(REVISION.NUMBER),
+                        r.get(REVISION.AT),
+                        r.get(REVISION.WORDS)));
     }
 
     private static String name(Map<String, Object> document) {
-        return document.get("project") instanceof Map<?, ?> project
-                ? String.valueOf(project.get("name"))
-                : "";
+        return document.get("project") instanceof Map<?, ?> project ? String.valueOf(project.get("name")) : "";
     }
 
     public boolean isEmpty() {
@@ -121,8 +114,7 @@ public class JobStore {
      * @throws Conflict when another revision came first
      */
     @Transactional
-    public int append(
-            String slug, int base, Map<String, Object> document, String who, String words) {
+    public int append(String slug, int base, Map<String, Object> document, String who, String words) {
         int job = id(slug);
         Revision latest = latest(slug).orElseThrow();
         if (latest.number() != base) {
@@ -151,8 +143,7 @@ public class JobStore {
     public Optional<Integer> redo(String slug, String who) {
         int job = id(slug);
         Revision latest = latest(slug).orElseThrow();
-        return nextEdit(job, latest.shows())
-                .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
+        return nextEdit(job, latest.shows()).map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
     }
 
     public boolean canRedo(String slug) {
@@ -173,15 +164,7 @@ public class JobStore {
 
     private int step(int job, Revision latest, Revision to, String kind, String who, String words) {
         int number = latest.number() + 1;
-        insert(
-                job,
-                number,
-                latest.shows(),
-                to.number(),
-                kind,
-                who,
-                words,
-                Json.write(to.document()));
+        insert(job, number, latest.shows(), to.number(), kind, who, words, Json.write(to.document()));
         return number;
     }
 
@@ -226,14 +209,7 @@ public class JobStore {
     }
 
     private void insert(
-            int job,
-            int number,
-            int madeOn,
-            int shows,
-            String kind,
-            String who,
-            String words,
-            String document) {
+            int job, int number, int madeOn, int shows, String kind, String who, String words, String document) {
         db.insertInto(REVISION)
                 .set(REVISION.JOB_ID, job)
                 .set(REVISION.NUMBER, number)
@@ -248,12 +224,11 @@ public class JobStore {
     }
 
     private String freeSlug(String name) {
-        String plain =
-                Normalizer.normalize(name, Normalizer.Form.NFD)
-                        .replaceAll("\\p{M}", "")
-                        .toLowerCase(Locale.ROOT)
-                        .replaceAll("[^a-z0-9]+", "-")
-                        .replaceAll("^-+|-+$", "");
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .replaceAll("\\p{M}", "")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
         String base = plain.isEmpty() ? "job" : plain.substring(0, Math.min(40, plain.length()));
         String slug = base;
         for (int i = 2; db.fetchExists(JOB, JOB.SLUG.eq(slug)); i++) {

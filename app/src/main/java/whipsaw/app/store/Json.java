@@ -14,16 +14,13 @@ public final class Json {
     private static final int DEEPEST = 40;
     private static final int LONGEST_TEXT = 200_000;
 
-    private static final ObjectMapper MAPPER =
-            JsonMapper.builder(
-                            JsonFactory.builder()
-                                    .streamReadConstraints(
-                                            StreamReadConstraints.builder()
-                                                    .maxNestingDepth(DEEPEST)
-                                                    .maxStringLength(LONGEST_TEXT)
-                                                    .build())
-                                    .build())
-                    .build();
+    private static final ObjectMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(DEEPEST)
+                            .maxStringLength(LONGEST_TEXT)
+                            .build())
+                    .build())
+            .build();
 
     private Json() {}
 
@@ -56,14 +53,13 @@ public final class Json {
         try {
             return MAPPER.readValue(text, Object.class);
         } catch (JacksonException e) {
-            String where =
-                    e.getLocation() == null
-                            ? ""
-                            : "line "
-                                    + e.getLocation().getLineNr()
-                                    + ", column "
-                                    + e.getLocation().getColumnNr()
-                                    + ": ";
+            String where = e.getLocation() == null
+                    ? ""
+                    : "line "
+                            + e.getLocation().getLineNr()
+                            + ", column "
+                            + e.getLocation().getColumnNr()
+                            + ": ";
             throw new NotJson(where + e.getOriginalMessage());
         }
     }

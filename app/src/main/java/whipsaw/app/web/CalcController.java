@@ -37,8 +37,7 @@ public class CalcController {
 
     /** A calculation with the values in the address, so that it can be kept and sent. */
     @GetMapping("/calc/{name}")
-    public String one(
-            @PathVariable String name, @RequestParam Map<String, String> values, Model model) {
+    public String one(@PathVariable String name, @RequestParam Map<String, String> values, Model model) {
         Topic topic = topics.named(name);
         if (topic == null) {
             throw new StoreException("there is no quick calc '" + name + "'");

@@ -29,12 +29,11 @@ public class Errors {
     public Object refused(JobService.Refused e, HttpServletRequest request) {
         List<Map<String, String>> problems = new ArrayList<>();
         for (Problem p : e.problems()) {
-            problems.add(
-                    Map.of(
-                            "path", p.path(),
-                            "label", p.label(),
-                            "value", p.value(),
-                            "message", p.words()));
+            problems.add(Map.of(
+                    "path", p.path(),
+                    "label", p.label(),
+                    "value", p.value(),
+                    "message", p.words()));
         }
         return answer(request, HttpStatus.UNPROCESSABLE_CONTENT, "Not taken", problems);
     }
@@ -43,18 +42,15 @@ public class Errors {
     public Object conflict(JobStore.Conflict e, HttpServletRequest request) {
         List<Map<String, String>> problems = new ArrayList<>();
         e.since()
-                .forEach(
-                        r ->
-                                problems.add(
-                                        Map.of(
-                                                "path",
-                                                "",
-                                                "label",
-                                                "Revision " + r.number(),
-                                                "value",
-                                                String.valueOf(r.number()),
-                                                "message",
-                                                "Revision " + r.number() + ": " + r.words())));
+                .forEach(r -> problems.add(Map.of(
+                        "path",
+                        "",
+                        "label",
+                        "Revision " + r.number(),
+                        "value",
+                        String.valueOf(r.number()),
+                        "message",
+                        "Revision " + r.number() + ": " + r.words())));
         return answer(request, HttpStatus.CONFLICT, "Changed in another window", problems);
     }
 
@@ -68,9 +64,7 @@ public class Errors {
     })
     public Object badRequest(Exception e, HttpServletRequest request) {
         String message =
-                e instanceof HttpMessageNotReadableException
-                        ? "the request is no JSON object"
-                        : e.getMessage();
+                e instanceof HttpMessageNotReadableException ? "the request is no JSON object" : e.getMessage();
         return answer(request, HttpStatus.BAD_REQUEST, "Not understood", one(message));
     }
 
@@ -84,16 +78,15 @@ public class Errors {
     }
 
     private static Object answer(
-            HttpServletRequest request,
-            HttpStatus status,
-            String title,
-            List<Map<String, String>> problems) {
+            HttpServletRequest request, HttpStatus status, String title, List<Map<String, String>> problems) {
         String accept = String.valueOf(request.getHeader("Accept"));
         if (accept.contains("application/json")) {
             Map<String, Object> body = new LinkedHashMap<>();
             body.put("title", title);
             body.put("problems", problems);
-            return ResponseEntity.status(status).contentType(MediaType.APPLICATION_JSON).body(body);
+            return ResponseEntity.status(status)
+                    .contentType(MediaType.APPLICATION_JSON)
+                    .body(body);
         }
         ModelAndView page = new ModelAndView("problem", status);
         page.addObject("title", title);

@@ -79,14 +79,14 @@ public class JobController {
     public record ChangeRequest(int base, boolean preview, List<DocumentPatch.Change> changes) {}
 
     @PostMapping(path = "/jobs/{slug}/change", consumes = "application/json")
-    public String change(
-            @PathVariable String slug, @RequestBody Map<String, Object> body, Model model) {
+    public String change(@PathVariable String slug, @RequestBody Map<String, Object> body, Model model) {
         ChangeRequest request = request(body);
         if (request.preview()) {
             JobService.Shown shown = jobs.preview(slug, request.changes());
             fillTotals(model, shown);
             model.addAttribute(
-                    "plan", PlanDrawing.forPreview(shown.design(), shown.change().changed()));
+                    "plan",
+                    PlanDrawing.forPreview(shown.design(), shown.change().changed()));
             return "job :: preview";
         }
         fill(model, jobs.change(slug, request.base(), request.changes()));
@@ -122,9 +122,7 @@ public class JobController {
 
     /** Reads the request by hand, so that a wrong shape is told and not a stack trace. */
     private ChangeRequest request(Map<String, Object> body) {
-        if (!(body.get("changes") instanceof List<?> list)
-                || list.isEmpty()
-                || list.size() > MOST_CHANGES) {
+        if (!(body.get("changes") instanceof List<?> list) || list.isEmpty() || list.size() > MOST_CHANGES) {
             throw new DocumentPatchProblem("changes: give 1 to " + MOST_CHANGES);
         }
         List<DocumentPatch.Change> changes = new ArrayList<>();
@@ -132,11 +130,8 @@ public class JobController {
             if (!(item instanceof Map<?, ?> map)) {
                 throw new DocumentPatchProblem("changes: an entry is no object");
             }
-            changes.add(
-                    new DocumentPatch.Change(
-                            String.valueOf(map.get("op")),
-                            String.valueOf(map.get("path")),
-                            fromCatalogue(map.get("value"))));
+            changes.add(new DocumentPatch.Change(
+                    String.valueOf(map.get("op")), String.valueOf(map.get("path")), fromCatalogue(map.get("value"))));
         }
         int base = body.get("base") instanceof Number n ? n.intValue() : -1;
         return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), changes);
@@ -153,16 +148,11 @@ public class JobController {
 
     /** A reference to a catalogue entry becomes the job's own copy of it. */
     private Object fromCatalogue(Object value) {
-        if (value instanceof Map<?, ?> map
-                && map.size() == 1
-                && map.get("catalogue") instanceof String reference) {
+        if (value instanceof Map<?, ?> map && map.size() == 1 && map.get("catalogue") instanceof String reference) {
             int slash = reference.indexOf('/');
             return catalogue
-                    .find(
-                            reference.substring(0, Math.max(0, slash)),
-                            reference.substring(slash + 1))
-                    .orElseThrow(
-                            () -> new StoreException("the catalogue has no '" + reference + "'"))
+                    .find(reference.substring(0, Math.max(0, slash)), reference.substring(slash + 1))
+                    .orElseThrow(() -> new StoreException("the catalogue has no '" + reference + "'"))
                     .body();
         }
         return value;
@@ -221,7 +211,9 @@ public class JobController {
                             new Cell(
                                     "DC / AC",
                                     Show.number(design.circuits().ratio(), 2),
-                                    "limit " + Show.number(design.job().electrical().dcAcMost(), 2),
+                                    "limit "
+                                            + Show.number(
+                                                    design.job().electrical().dcAcMost(), 2),
                                     "total.ratio"),
                             new Cell(
                                     "Blocks",

@@ -26,8 +26,7 @@ public class LocalOnly extends OncePerRequestFilter {
                     + " frame-ancestors 'none'";
 
     @Override
-    protected void doFilterInternal(
-            HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String origin = request.getHeader("Origin");
         if (!HOSTS.contains(request.getServerName()) || (origin != null && !own(origin, request))) {
@@ -43,8 +42,7 @@ public class LocalOnly extends OncePerRequestFilter {
     private static boolean own(String origin, HttpServletRequest request) {
         try {
             URI uri = URI.create(origin);
-            return HOSTS.contains(String.valueOf(uri.getHost()))
-                    && uri.getPort() == request.getServerPort();
+            return HOSTS.contains(String.valueOf(uri.getHost())) && uri.getPort() == request.getServerPort();
         } catch (IllegalArgumentException e) {
             return false;
         }

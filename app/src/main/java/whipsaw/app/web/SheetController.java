@@ -61,19 +61,13 @@ public class SheetController {
     @GetMapping("/jobs/{slug}/job.json")
     public ResponseEntity<byte[]> job(@PathVariable String slug) {
         String json = Json.pretty(JobWriter.write(jobs.open(slug).design().job()));
-        return file(
-                slug + ".whipsaw.json",
-                MediaType.APPLICATION_JSON,
-                json.getBytes(StandardCharsets.UTF_8));
+        return file(slug + ".whipsaw.json", MediaType.APPLICATION_JSON, json.getBytes(StandardCharsets.UTF_8));
     }
 
     @GetMapping("/jobs/{slug}/design.json")
     public ResponseEntity<byte[]> design(@PathVariable String slug) {
         String json = Json.pretty(DesignDocument.of(jobs.open(slug).design(), tables));
-        return file(
-                slug + "-design.json",
-                MediaType.APPLICATION_JSON,
-                json.getBytes(StandardCharsets.UTF_8));
+        return file(slug + "-design.json", MediaType.APPLICATION_JSON, json.getBytes(StandardCharsets.UTF_8));
     }
 
     private static ResponseEntity<byte[]> file(String name, MediaType type, byte[] body) {

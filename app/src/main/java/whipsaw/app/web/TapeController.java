@@ -36,13 +36,11 @@ public class TapeController {
      */
     @PostMapping(path = "/jobs/{slug}/tape", consumes = "application/json")
     @ResponseBody
-    public Map<String, Object> read(
-            @PathVariable String slug, @RequestBody Map<String, Object> body) {
+    public Map<String, Object> read(@PathVariable String slug, @RequestBody Map<String, Object> body) {
         UnitSystem units = jobs.open(slug).design().job().project().units();
         String text = String.valueOf(body.get("text"));
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException(
-                    "the survey is longer than " + LONGEST + " characters");
+            throw new IllegalArgumentException("the survey is longer than " + LONGEST + " characters");
         }
         var reading = TapeText.read(text, Dimension.ROOF_LENGTH.unit(units));
         Map<String, Object> answer = new LinkedHashMap<>();
@@ -57,16 +55,17 @@ public class TapeController {
             answer.put("words", "");
             return answer;
         }
-        Traverse walk =
-                Traverse.of(
-                        reading.legs().stream()
-                                .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
-                                .toList(),
-                        false);
+        Traverse walk = Traverse.of(
+                reading.legs().stream()
+                        .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
+                        .toList(),
+                false);
         boolean up = !walk.counterClockwise();
         answer.put(
                 "points",
-                walk.rawVertices().stream().map(c -> up ? turned(c) : List.of(c.x, c.y)).toList());
+                walk.rawVertices().stream()
+                        .map(c -> up ? turned(c) : List.of(c.x, c.y))
+                        .toList());
         answer.put("words", words(reading.legs().size(), walk, units));
         return answer;
     }

@@ -36,22 +36,17 @@ public final class Benchmarks {
                 .append(System.getProperty("java.version"))
                 .append(
                         ", with the flags `./whipsaw demo` uses (serial collector, one compiler tier, 512 MB heap).\n\n");
-        text.append(
-                "## Re-solve, warm (JMH, average)\n\n| modules | ms | wanted |\n|---|---|---|\n");
-        Collection<RunResult> results =
-                new Runner(
-                                new OptionsBuilder()
-                                        .include(SolveBenchmark.class.getName())
-                                        .jvmArgs(
-                                                "-XX:+UseSerialGC",
-                                                "-XX:TieredStopAtLevel=1",
-                                                "-Xmx512m")
-                                        .build())
-                        .run();
+        text.append("## Re-solve, warm (JMH, average)\n\n| modules | ms | wanted |\n|---|---|---|\n");
+        Collection<RunResult> results = new Runner(new OptionsBuilder()
+                        .include(SolveBenchmark.class.getName())
+                        .jvmArgs("-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx512m")
+                        .build())
+                .run();
         Solver solver = new Solver(CodeTables.shipped());
         for (RunResult r : results) {
             double stretch = Double.parseDouble(r.getParams().getParam("stretch"));
-            int modules = solver.solve(SolveBenchmark.job(stretch)).layout().modules().size();
+            int modules =
+                    solver.solve(SolveBenchmark.job(stretch)).layout().modules().size();
             text.append("| ")
                     .append(modules)
                     .append(" | ")
@@ -75,26 +70,18 @@ public final class Benchmarks {
                 .append(")\n\n| what | median ms | 95 % ms | wanted |\n|---|---|---|---|\n");
         line(text, "job page on the server", "under 150", () -> timed(() -> server.get(JOB)));
         int[] step = {0};
-        line(
-                text,
-                "preview of a dragged vent, server",
-                "under 100",
-                () -> {
-                    String x = 20 + step[0]++ % 30 + " ft";
-                    String body =
-                            "{\"base\":1,\"preview\":true,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.obstructions[id=vent-1].x\",\"value\":\""
-                                    + x
-                                    + "\"}]}";
-                    return timed(() -> server.post(JOB + "/change", body));
-                });
+        line(text, "preview of a dragged vent, server", "under 100", () -> {
+            String x = 20 + step[0]++ % 30 + " ft";
+            String body =
+                    "{\"base\":1,\"preview\":true,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.obstructions[id=vent-1].x\",\"value\":\""
+                            + x
+                            + "\"}]}";
+            return timed(() -> server.post(JOB + "/change", body));
+        });
         List<String> faults = new ArrayList<>();
         Page page = server.page(1280, 800, faults);
         page.navigate(server.address(JOB));
-        line(
-                text,
-                "preview of a dragged vent, in the browser until drawn",
-                "under 100",
-                () -> inBrowser(page, step));
+        line(text, "preview of a dragged vent, in the browser until drawn", "under 100", () -> inBrowser(page, step));
         text.append("\nThe job page is ")
                 .append(server.get(JOB).body().length() / 1000)
                 .append(" kB of HTML (wanted: under 600 kB).\n");

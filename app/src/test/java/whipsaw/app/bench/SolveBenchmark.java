@@ -50,8 +50,7 @@ public class SolveBenchmark {
         if (stretch != 1) {
             Map<String, Object> roof = (Map<String, Object>) document.get("roof");
             List<Map<String, Object>> legs =
-                    (List<Map<String, Object>>)
-                            ((Map<String, Object>) roof.get("outline")).get("legs");
+                    (List<Map<String, Object>>) ((Map<String, Object>) roof.get("outline")).get("legs");
             double[] sides = {190, 130, 190, 130};
             for (int i = 0; i < 4; i++) {
                 legs.get(i).put("length", sides[i] * stretch + " ft");

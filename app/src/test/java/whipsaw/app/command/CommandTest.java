@@ -16,7 +16,8 @@ import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.Json;
 
 class CommandTest {
-    @TempDir Path folder;
+    @TempDir
+    Path folder;
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
     private final ByteArrayOutputStream err = new ByteArrayOutputStream();
@@ -26,8 +27,7 @@ class CommandTest {
     }
 
     private int solve(String text) throws IOException {
-        return SolveCommand.run(
-                new String[] {file(text).toString()}, new PrintStream(out), new PrintStream(err));
+        return SolveCommand.run(new String[] {file(text).toString()}, new PrintStream(out), new PrintStream(err));
     }
 
     @SuppressWarnings("unchecked")
@@ -77,17 +77,16 @@ class CommandTest {
         String unknown = "{\"id\":\"b\",\"topic\":\"tea_leaves\",\"inputs\":{},\"expected\":{}}";
         Path good = file("{\"cases\":[" + passes + "," + unknown + "]}");
         assertThat(calc("", "--cases", good.toString())).isZero();
-        assertThat(out.toString(StandardCharsets.UTF_8))
-                .endsWith("1 passed, 0 failed, 1 unknown\n");
+        assertThat(out.toString(StandardCharsets.UTF_8)).endsWith("1 passed, 0 failed, 1 unknown\n");
         Path wrong = file("{\"cases\":[" + passes.replace("250", "225") + "]}");
         assertThat(calc("", "--cases", wrong.toString())).isEqualTo(1);
-        assertThat(out.toString(StandardCharsets.UTF_8))
-                .contains("inverter_current a: ocpd_A: 250 is not 225");
+        assertThat(out.toString(StandardCharsets.UTF_8)).contains("inverter_current a: ocpd_A: 250 is not 225");
     }
 
     @Test
     void calcTakesEitherSystemAndNamesWhatIsMissing() {
-        assertThat(calc("{\"d1_edge_m\":12,\"h_ft\":30,\"h2_ft\":1.5}", "panel_exposed")).isZero();
+        assertThat(calc("{\"d1_edge_m\":12,\"h_ft\":30,\"h2_ft\":1.5}", "panel_exposed"))
+                .isZero();
         assertThat(out.toString(StandardCharsets.UTF_8)).contains("true");
         assertThat(calc("{\"d1_edge_m\":12}", "panel_exposed")).isEqualTo(1);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("h is missing", "h_ft");

@@ -57,9 +57,7 @@ class JobStoreTest {
         String slug = store.create("Two", Map.of("v", 0), "a");
         store.append(slug, 1, Map.of("v", 1), "a", "theirs");
         var conflict =
-                catchThrowableOfType(
-                        JobStore.Conflict.class,
-                        () -> store.append(slug, 1, Map.of("v", 2), "b", "mine"));
+                catchThrowableOfType(JobStore.Conflict.class, () -> store.append(slug, 1, Map.of("v", 2), "b", "mine"));
         assertThat(conflict.since()).extracting(Revision::words).containsExactly("theirs");
         assertThat(value(slug)).isEqualTo(1);
     }

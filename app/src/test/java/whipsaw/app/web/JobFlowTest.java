@@ -38,7 +38,8 @@ class JobFlowTest {
 
     @BeforeEach
     void open() {
-        slug = server.bean(JobService.class).create(JobReader.read(Seeds.demoJob(), false).job());
+        slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJob(), false).job());
         page = server.page(1280, 800, faults);
         page.navigate(server.address("/jobs/" + slug));
     }
@@ -160,8 +161,7 @@ class JobFlowTest {
     void aTapeSurveyDrawsItselfAndBecomesTheOutline() {
         openSection("roof");
         page.locator("#tape").fill("120' 4\", left\n80', left\n60' 2\", left\n30', right\n");
-        assertThat(page.locator("#tape-words"))
-                .containsText(Pattern.compile("4 edges.*from the start"));
+        assertThat(page.locator("#tape-words")).containsText(Pattern.compile("4 edges.*from the start"));
         page.locator("#tape").fill("150', left\n100', left\n150' 2\", left\n99' 11\", left");
         assertThat(page.locator("#tape-words")).containsText("4 edges");
         page.locator("#tape-use").click();
@@ -219,7 +219,8 @@ class JobFlowTest {
         page.navigate(server.address("/"));
         page.locator("input[name=name]").fill("Barn <b>");
         page.locator("select[name=units]").selectOption("metric");
-        page.locator("button", new Page.LocatorOptions().setHasText("Start the job")).click();
+        page.locator("button", new Page.LocatorOptions().setHasText("Start the job"))
+                .click();
         assertThat(page.locator("h1")).hasText("Barn <b>");
         openSection("roof");
         field("$.roof.height").fill("7.5");

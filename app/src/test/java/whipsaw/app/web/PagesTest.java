@@ -59,8 +59,7 @@ class PagesTest {
     @Test
     void theJobSheetSaysWhatItRestsOnAndWhatIsNotChecked() throws IOException {
         JobService.Shown shown = server.bean(JobService.class).open("milepost-hall");
-        JobSheet sheet =
-                JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class), true);
+        JobSheet sheet = JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class), true);
         String text;
         try (var pdf = Loader.loadPDF(server.bean(SheetPdf.class).render(sheet))) {
             PDFTextStripper stripper = new PDFTextStripper();
@@ -68,15 +67,8 @@ class PagesTest {
             text = stripper.getText(pdf);
         }
         assertThat(text)
-                .contains(
-                        "Milepost Hall",
-                        "not for construction",
-                        "rapid shutdown",
-                        "Fire classification")
-                .contains(
-                        "unconfirmed",
-                        "invented",
-                        "ASSUMED, to be confirmed: Ground elevation 900 ft")
+                .contains("Milepost Hall", "not for construction", "rapid shutdown", "Fire classification")
+                .contains("unconfirmed", "invented", "ASSUMED, to be confirmed: Ground elevation 900 ft")
                 .contains("R. Okafor-Lindqvist", "Scale 1 : ")
                 .contains(String.valueOf(shown.design().holdDown().blocks()));
         int rows = sheet.rows().stream().mapToInt(JobSheet.Row::blocks).sum();
@@ -88,8 +80,10 @@ class PagesTest {
         String[] lines = server.get(JOB + "/ballast.csv").body().strip().split("\r\n");
         var design = server.bean(JobService.class).open("milepost-hall").design();
         assertThat(lines).hasSize(design.holdDown().positions().size() + 1);
-        int placed =
-                Arrays.stream(lines).skip(1).mapToInt(l -> Integer.parseInt(l.split(",")[8])).sum();
+        int placed = Arrays.stream(lines)
+                .skip(1)
+                .mapToInt(l -> Integer.parseInt(l.split(",")[8]))
+                .sum();
         assertThat(placed).isEqualTo(design.holdDown().blocks());
     }
 
@@ -133,9 +127,8 @@ class PagesTest {
 
     @Test
     void otherHostsAndOtherPagesAreRefused() {
-        assertThat(
-                        server.post(JOB + "/undo", "{}", "Origin", "http://elsewhere.example")
-                                .statusCode())
+        assertThat(server.post(JOB + "/undo", "{}", "Origin", "http://elsewhere.example")
+                        .statusCode())
                 .isEqualTo(403);
         assertThat(server.get(JOB).headers().firstValue("Content-Security-Policy"))
                 .hasValueSatisfying(p -> assertThat(p).doesNotContain("unsafe"));

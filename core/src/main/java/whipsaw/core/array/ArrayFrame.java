@@ -39,14 +39,12 @@ public record ArrayFrame(double alongX, double alongY) {
     /** A plan geometry in the frame. */
     Geometry inFrame(Geometry plan) {
         Geometry copy = plan.copy();
-        copy.apply(
-                (CoordinateFilter)
-                        c -> {
-                            double s = s(c.x, c.y);
-                            double t = t(c.x, c.y);
-                            c.x = s;
-                            c.y = t;
-                        });
+        copy.apply((CoordinateFilter) c -> {
+            double s = s(c.x, c.y);
+            double t = t(c.x, c.y);
+            c.x = s;
+            c.y = t;
+        });
         copy.geometryChanged();
         return copy;
     }

@@ -102,9 +102,8 @@ public record ArrayLayout(
                 continue;
             }
             for (int i = first; i < runs.size() && runs.get(i).row() == run.row() + 1; i++) {
-                double overlap =
-                        Math.min(run.to(), runs.get(i).to())
-                                - Math.max(run.from(), runs.get(i).from());
+                double overlap = Math.min(run.to(), runs.get(i).to())
+                        - Math.max(run.from(), runs.get(i).from());
                 area += Math.max(0, overlap) * gapM;
             }
         }
@@ -125,13 +124,12 @@ public record ArrayLayout(
         for (int i = 0; i < modules.size(); i++) {
             boolean last = i + 1 == modules.size();
             if (last || !adjacent(modules.get(i), modules.get(i + 1))) {
-                runs.add(
-                        new Run(
-                                modules.get(i).row(),
-                                start,
-                                i,
-                                modules.get(start).s(),
-                                modules.get(i).s() + alongM));
+                runs.add(new Run(
+                        modules.get(i).row(),
+                        start,
+                        i,
+                        modules.get(start).s(),
+                        modules.get(i).s() + alongM));
                 start = i + 1;
             }
         }

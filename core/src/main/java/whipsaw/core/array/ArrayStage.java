@@ -42,7 +42,8 @@ public final class ArrayStage {
         Job.ArrayChoice choice = job.array();
         double facing = facingDeg();
         RowSpacing spacing = RowSpacing.of(spacingInput(facing));
-        double gap = choice.gap() == null ? smallestShadeFree(spacing) : choice.gap().si();
+        double gap =
+                choice.gap() == null ? smallestShadeFree(spacing) : choice.gap().si();
         Measure typed = choice.setback();
         SetbackTable.Setback rule = setbacks.forSides(plan.longSideM(), plan.shortSideM());
         double setback = typed == null ? rule.distanceM() : typed.si();
@@ -58,8 +59,8 @@ public final class ArrayStage {
         List<Row> rows = rowLines(bareRegion, depth, gap);
         List<FreeRegion.Interval> bareIntervals = new ArrayList<>();
         rows.forEach(row -> bareIntervals.addAll(bareRegion.free(row.t(), row.t() + depth)));
-        double phase =
-                ColumnPhase.best(bareIntervals, along, columnPitch) + choice.shiftAlong().si();
+        double phase = ColumnPhase.best(bareIntervals, along, columnPitch)
+                + choice.shiftAlong().si();
 
         List<Slot> slots = new ArrayList<>();
         for (int row = 0; row < rows.size(); row++) {
@@ -71,16 +72,7 @@ public final class ArrayStage {
         List<Coordinate> notRemoved = new ArrayList<>();
         List<Slot> kept = withoutRemoved(slots, frame, along, depth, notRemoved);
         kept = withoutShortRows(kept, choice.tray().shortestRow());
-        return number(
-                kept,
-                rows,
-                frame,
-                facing,
-                spacing,
-                gap,
-                setback,
-                typed == null ? rule : null,
-                notRemoved);
+        return number(kept, rows, frame, facing, spacing, gap, setback, typed == null ? rule : null, notRemoved);
     }
 
     private record Slot(int row, long column, double s, double t) {}
@@ -112,11 +104,10 @@ public final class ArrayStage {
 
     /** Smallest gap setting that is shade-free in the window; the largest when none is. */
     private double smallestShadeFree(RowSpacing spacing) {
-        List<Double> gaps =
-                job.array().tray().gaps().stream()
-                        .map(Measure::si)
-                        .sorted(Comparator.naturalOrder())
-                        .toList();
+        List<Double> gaps = job.array().tray().gaps().stream()
+                .map(Measure::si)
+                .sorted(Comparator.naturalOrder())
+                .toList();
         for (double gap : gaps) {
             if (spacing.shadeFree() && Limits.atMost(spacing.gapM(), gap)) {
                 return gap;
@@ -150,9 +141,7 @@ public final class ArrayStage {
     }
 
     private static Geometry less(Geometry from, List<Geometry> parts) {
-        return parts.isEmpty()
-                ? from
-                : OverlayNGRobust.overlay(from, UnaryUnionOp.union(parts), OverlayNG.DIFFERENCE);
+        return parts.isEmpty() ? from : OverlayNGRobust.overlay(from, UnaryUnionOp.union(parts), OverlayNG.DIFFERENCE);
     }
 
     private List<Row> rowLines(FreeRegion bare, double depth, double gap) {
@@ -161,9 +150,7 @@ public final class ArrayStage {
         double t = bare.lowest() + job.array().shiftAcross().si();
         for (int row = 1; t + depth <= bare.highest() + Limits.SLACK; row++) {
             boolean behind =
-                    walkway != null
-                            && row >= walkway.first()
-                            && (row - walkway.first()) % walkway.every() == 0;
+                    walkway != null && row >= walkway.first() && (row - walkway.first()) % walkway.every() == 0;
             rows.add(new Row(t, behind));
             t += depth + (behind ? Math.max(gap, walkway.width().si()) : gap);
         }
@@ -171,13 +158,7 @@ public final class ArrayStage {
     }
 
     private static void fill(
-            List<Slot> slots,
-            int row,
-            double t,
-            FreeRegion.Interval free,
-            double phase,
-            double along,
-            double pitch) {
+            List<Slot> slots, int row, double t, FreeRegion.Interval free, double phase, double along, double pitch) {
         long column = (long) Math.ceil((free.from() - phase) / pitch - 1e-7);
         while (phase + column * pitch + along <= free.to() + 1e-7) {
             slots.add(new Slot(row, column, phase + column * pitch, t));
@@ -187,11 +168,7 @@ public final class ArrayStage {
 
     /** Takes out the slot at each place named, when one lies within half a module of it. */
     private List<Slot> withoutRemoved(
-            List<Slot> slots,
-            ArrayFrame frame,
-            double along,
-            double depth,
-            List<Coordinate> notRemoved) {
+            List<Slot> slots, ArrayFrame frame, double along, double depth, List<Coordinate> notRemoved) {
         List<Slot> kept = new ArrayList<>(slots);
         for (Job.Corner place : job.array().removed()) {
             double s = frame.s(place.x().si(), place.y().si());
@@ -218,10 +195,9 @@ public final class ArrayStage {
         List<Slot> kept = new ArrayList<>();
         int start = 0;
         for (int i = 1; i <= slots.size(); i++) {
-            boolean ends =
-                    i == slots.size()
-                            || slots.get(i).row() != slots.get(i - 1).row()
-                            || slots.get(i).column() != slots.get(i - 1).column() + 1;
+            boolean ends = i == slots.size()
+                    || slots.get(i).row() != slots.get(i - 1).row()
+                    || slots.get(i).column() != slots.get(i - 1).column() + 1;
             if (ends) {
                 if (i - start >= shortest) {
                     kept.addAll(slots.subList(start, i));
@@ -245,13 +221,8 @@ public final class ArrayStage {
         long firstColumn = slots.stream().mapToLong(Slot::column).min().orElse(0);
         List<ArrayLayout.Module> modules = new ArrayList<>();
         for (Slot slot : slots) {
-            modules.add(
-                    new ArrayLayout.Module(
-                            modules.size(),
-                            slot.row() + 1,
-                            (int) (slot.column() - firstColumn) + 1,
-                            slot.s(),
-                            slot.t()));
+            modules.add(new ArrayLayout.Module(
+                    modules.size(), slot.row() + 1, (int) (slot.column() - firstColumn) + 1, slot.s(), slot.t()));
         }
         List<Integer> walkways = new ArrayList<>();
         int lastRow = modules.isEmpty() ? 0 : modules.get(modules.size() - 1).row();

@@ -85,10 +85,8 @@ final class FreeRegion {
             if (segment.t0() == segment.t1()) {
                 blocked.add(between(segment.s0(), segment.s1()));
             } else {
-                blocked.add(
-                        between(
-                                segment.sAt(Math.max(low, segment.low())),
-                                segment.sAt(Math.min(high, segment.high()))));
+                blocked.add(between(
+                        segment.sAt(Math.max(low, segment.low())), segment.sAt(Math.min(high, segment.high()))));
             }
         }
         blocked.sort(Comparator.comparingDouble(b -> b[0]));

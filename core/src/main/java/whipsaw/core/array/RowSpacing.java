@@ -149,9 +149,7 @@ public record RowSpacing(
         axis[2] = -(n[0] * axis[0] + n[1] * axis[1]) / n[2];
         double length = Math.sqrt(dot(axis, axis));
         double[] a = {axis[0] / length, axis[1] / length, axis[2] / length};
-        return new double[] {
-            n[1] * a[2] - n[2] * a[1], n[2] * a[0] - n[0] * a[2], n[0] * a[1] - n[1] * a[0]
-        };
+        return new double[] {n[1] * a[2] - n[2] * a[1], n[2] * a[0] - n[0] * a[2], n[0] * a[1] - n[1] * a[0]};
     }
 
     private static double[] direction(double azimuthDeg, double elevationDeg) {

@@ -15,10 +15,7 @@ import net.e175.klaus.solarpositioning.SPA;
  * @param declinationDeg recovered from the true elevation and azimuth, to 0.003 deg
  */
 public record SunPosition(
-        double azimuthDeg,
-        double elevationTrueDeg,
-        double elevationApparentDeg,
-        double declinationDeg) {
+        double azimuthDeg, double elevationTrueDeg, double elevationApparentDeg, double declinationDeg) {
 
     /**
      * @param latitudeDeg north positive
@@ -27,27 +24,18 @@ public record SunPosition(
      * @param temperatureC for refraction
      */
     public static SunPosition at(
-            Instant instant,
-            double latitudeDeg,
-            double longitudeDeg,
-            double pressureHpa,
-            double temperatureC) {
+            Instant instant, double latitudeDeg, double longitudeDeg, double pressureHpa, double temperatureC) {
         ZonedDateTime when = instant.atZone(ZoneOffset.UTC);
         double deltaT = DeltaT.estimate(when.toLocalDate());
         var plain = SPA.calculateSolarPosition(when, latitudeDeg, longitudeDeg, 0, deltaT);
         var refracted =
-                SPA.calculateSolarPosition(
-                        when, latitudeDeg, longitudeDeg, 0, deltaT, pressureHpa, temperatureC);
+                SPA.calculateSolarPosition(when, latitudeDeg, longitudeDeg, 0, deltaT, pressureHpa, temperatureC);
         double elevation = 90 - plain.zenithAngle();
         double e = Math.toRadians(elevation);
         double phi = Math.toRadians(latitudeDeg);
         double sinDeclination =
-                Math.sin(phi) * Math.sin(e)
-                        + Math.cos(phi) * Math.cos(e) * Math.cos(Math.toRadians(plain.azimuth()));
+                Math.sin(phi) * Math.sin(e) + Math.cos(phi) * Math.cos(e) * Math.cos(Math.toRadians(plain.azimuth()));
         return new SunPosition(
-                plain.azimuth(),
-                elevation,
-                90 - refracted.zenithAngle(),
-                Math.toDegrees(Math.asin(sinDeclination)));
+                plain.azimuth(), elevation, 90 - refracted.zenithAngle(), Math.toDegrees(Math.asin(sinDeclination)));
     }
 }

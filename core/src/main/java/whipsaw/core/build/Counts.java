@@ -23,45 +23,29 @@ public record Counts(List<Line> lines) {
         lines = List.copyOf(lines);
     }
 
-    public static Counts of(
-            Job job, ArrayLayout layout, HoldDown holdDown, Circuits circuits, AcRun run) {
+    public static Counts of(Job job, ArrayLayout layout, HoldDown holdDown, Circuits circuits, AcRun run) {
         List<Line> lines = new ArrayList<>();
         int modules = layout.modules().size();
         Job.ArrayChoice array = job.array();
-        lines.add(
-                line(
-                        "Modules, " + array.module().info().name(),
-                        modules,
-                        modules * array.module().mass().si()));
-        lines.add(
-                line(
-                        "Tray sets for one module, " + array.tray().info().name(),
-                        modules,
-                        modules * array.tray().rackingMass().si()));
-        lines.add(
-                line(
-                        "Blocks, " + array.block().info().name(),
-                        holdDown.blocks(),
-                        holdDown.ballastKg()));
+        lines.add(line(
+                "Modules, " + array.module().info().name(),
+                modules,
+                modules * array.module().mass().si()));
+        lines.add(line(
+                "Tray sets for one module, " + array.tray().info().name(),
+                modules,
+                modules * array.tray().rackingMass().si()));
+        lines.add(line("Blocks, " + array.block().info().name(), holdDown.blocks(), holdDown.ballastKg()));
         lines.add(line("Strings", circuits.strings().size(), Double.NaN));
-        lines.add(
-                line(
-                        "Inverters, " + job.electrical().inverter().info().name(),
-                        circuits.inverters(),
-                        Double.NaN));
+        lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
         if (run.sizing() != null && run.sizing().feasible()) {
             ConductorSizing.Choice c = run.sizing().chosen();
-            String length =
-                    Show.both(
-                            job.project().units(),
-                            Dimension.ROOF_LENGTH,
-                            3 * c.sets() * run.lengthM());
-            lines.add(
-                    new Line(
-                            "AC phase conductor "
-                                    + conductor(c.size().name(), job.electrical().run().material()),
-                            length,
-                            Double.NaN));
+            String length = Show.both(job.project().units(), Dimension.ROOF_LENGTH, 3 * c.sets() * run.lengthM());
+            lines.add(new Line(
+                    "AC phase conductor "
+                            + conductor(c.size().name(), job.electrical().run().material()),
+                    length,
+                    Double.NaN));
         }
         return new Counts(lines);
     }

@@ -67,8 +67,7 @@ public final class CalcInputs {
         double result = siOr(name, quantity, Double.NaN);
         if (Double.isNaN(result)) {
             throw new CalcException(
-                    path + name,
-                    "is missing: give it as one of " + String.join(", ", keys(name, quantity)));
+                    path + name, "is missing: give it as one of " + String.join(", ", keys(name, quantity)));
         }
         return result;
     }
@@ -88,12 +87,7 @@ public final class CalcInputs {
                 firstKey = key;
             } else if (Math.abs(si - first) > AGREE * Math.max(1e-3, Math.abs(first))) {
                 throw new CalcException(
-                        path + key,
-                        values.get(key)
-                                + " disagrees with "
-                                + firstKey
-                                + " "
-                                + values.get(firstKey));
+                        path + key, values.get(key) + " disagrees with " + firstKey + " " + values.get(firstKey));
             }
         }
         return firstKey == null ? absent : first;
@@ -115,9 +109,7 @@ public final class CalcInputs {
 
     private double positive(String name, double value, boolean strictly) {
         if (value < 0 || (strictly && value == 0)) {
-            throw new CalcException(
-                    path + name,
-                    "must be " + (strictly ? "above 0" : "0 or more") + ", not " + value);
+            throw new CalcException(path + name, "must be " + (strictly ? "above 0" : "0 or more") + ", not " + value);
         }
         return value;
     }
@@ -174,8 +166,7 @@ public final class CalcInputs {
     public String choice(String key, String... allowed) {
         String value = text(key);
         if (!List.of(allowed).contains(value)) {
-            throw new CalcException(
-                    path + key, "'" + value + "' is not one of " + String.join(", ", allowed));
+            throw new CalcException(path + key, "'" + value + "' is not one of " + String.join(", ", allowed));
         }
         return value;
     }

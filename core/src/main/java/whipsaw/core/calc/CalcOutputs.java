@@ -22,8 +22,7 @@ public final class CalcOutputs {
 
     /** A pressure in psf and kPa. */
     public CalcOutputs pressure(String name, double pascal) {
-        return put(name + "_psf", Unit.POUND_PER_SQUARE_FOOT.fromSi(pascal))
-                .put(name + "_kPa", pascal / 1000);
+        return put(name + "_psf", Unit.POUND_PER_SQUARE_FOOT.fromSi(pascal)).put(name + "_kPa", pascal / 1000);
     }
 
     public Map<String, Object> values() {

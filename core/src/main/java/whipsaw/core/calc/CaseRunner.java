@@ -40,10 +40,7 @@ public final class CaseRunner {
         try {
             Map<String, Object> actual = topic.run((Map<String, ?>) theCase.get("inputs"));
             Comparison comparison =
-                    new Comparison(
-                            number(theCase.get("tolerance_rel")),
-                            number(theCase.get("tolerance_abs")),
-                            misses);
+                    new Comparison(number(theCase.get("tolerance_rel")), number(theCase.get("tolerance_abs")), misses);
             comparison.compare("", theCase.get("expected"), actual);
         } catch (CalcException e) {
             misses.add(e.getMessage());

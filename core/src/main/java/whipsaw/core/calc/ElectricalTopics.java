@@ -48,19 +48,17 @@ final class ElectricalTopics {
                         field("inverter_max_V", "Inverter, highest input, V", "1100"),
                         field("mppt_min_V", "Tracker, lowest, V", "500")),
                 (in, out) -> {
-                    StringLimits s =
-                            StringLimits.of(
-                                    new StringLimits.Input(
-                                            in.positive("module_voc", Quantity.VOLTAGE),
-                                            in.positive("module_vmp", Quantity.VOLTAGE),
-                                            in.number("beta_voc_pct_per_C", -1, 0),
-                                            in.number("gamma_vmp_pct_per_C", -1, 0),
-                                            in.number("record_low_C", -70, 40),
-                                            in.number("hot_ambient_C", -20, 60),
-                                            in.number("cell_rise_C", 0, 60),
-                                            in.positive("system_limit", Quantity.VOLTAGE),
-                                            in.positive("inverter_max", Quantity.VOLTAGE),
-                                            in.positive("mppt_min", Quantity.VOLTAGE)));
+                    StringLimits s = StringLimits.of(new StringLimits.Input(
+                            in.positive("module_voc", Quantity.VOLTAGE),
+                            in.positive("module_vmp", Quantity.VOLTAGE),
+                            in.number("beta_voc_pct_per_C", -1, 0),
+                            in.number("gamma_vmp_pct_per_C", -1, 0),
+                            in.number("record_low_C", -70, 40),
+                            in.number("hot_ambient_C", -20, 60),
+                            in.number("cell_rise_C", 0, 60),
+                            in.positive("system_limit", Quantity.VOLTAGE),
+                            in.positive("inverter_max", Quantity.VOLTAGE),
+                            in.positive("mppt_min", Quantity.VOLTAGE)));
                     double factor = tables.voltageFactors().factor(s.input().recordLowC());
                     out.put("voltage_limit_V", s.limitV())
                             .put("voc_cold_per_module_V", s.coldVocV())
@@ -90,12 +88,11 @@ final class ElectricalTopics {
                         field("line_voltage_V", "Line voltage, V", "480"),
                         field("phases", "Phases", "3", "3", "1")),
                 (in, out) -> {
-                    InverterCurrent c =
-                            InverterCurrent.of(
-                                    in.positive("power", Quantity.POWER),
-                                    in.positive("line_voltage", Quantity.VOLTAGE),
-                                    (int) in.number("phases", 1, 3),
-                                    tables);
+                    InverterCurrent c = InverterCurrent.of(
+                            in.positive("power", Quantity.POWER),
+                            in.positive("line_voltage", Quantity.VOLTAGE),
+                            (int) in.number("phases", 1, 3),
+                            tables);
                     out.put("current_A", c.currentA())
                             .put("continuous_x_1_25_A", c.continuousA())
                             .put("ocpd_A", c.deviceA() == 0 ? null : c.deviceA());
@@ -120,13 +117,7 @@ final class ElectricalTopics {
                         field("adder_threshold_in", "Rooftop adder below, in", "0.875")),
                 (in, out) -> {
                     String material = in.choice("material", MATERIALS);
-                    Ampacity a =
-                            Ampacity.of(
-                                    size(in, "size", material, tables),
-                                    material,
-                                    sets(in),
-                                    place(in),
-                                    tables);
+                    Ampacity a = Ampacity.of(size(in, "size", material, tables), material, sets(in), place(in), tables);
                     describe(a, out);
                 });
     }
@@ -150,12 +141,10 @@ final class ElectricalTopics {
         return sets;
     }
 
-    private static ConductorTables.Size size(
-            CalcInputs in, String key, String material, ConductorTables tables) {
+    private static ConductorTables.Size size(CalcInputs in, String key, String material, ConductorTables tables) {
         ConductorTables.Size size = tables.size(in.text(key));
         if (size == null) {
-            throw new CalcException(
-                    key, "'" + in.text(key) + "' is no size of Table 310.16, such as 10 or 4/0");
+            throw new CalcException(key, "'" + in.text(key) + "' is no size of Table 310.16, such as 10 or 4/0");
         }
         if (material != null && Double.isNaN(size.ampacity(material, 75))) {
             throw new CalcException(key, in.text(key) + " is not made in " + material);
@@ -165,8 +154,7 @@ final class ElectricalTopics {
 
     private static Ampacity.Place place(CalcInputs in) {
         boolean inSun = in.flag("in_sun");
-        double height =
-                inSun ? in.number("height_above_roof_in") : in.numberOr("height_above_roof_in", 0);
+        double height = inSun ? in.number("height_above_roof_in") : in.numberOr("height_above_roof_in", 0);
         return new Ampacity.Place(
                 in.choice("insulation", "THWN-2", "XHHW-2"),
                 Integer.parseInt(

@@ -36,26 +36,21 @@ final class HoldDownTopics {
                         field("max_blocks", "Blocks a position takes", "8"),
                         field("method", "Method", "ASD", "ASD", "EN_EQU"),
                         field("roof_slope_deg", "Roof slope, deg", "0")),
-                (in, out) ->
-                        describe(
-                                ballast(in, in.si("p_up", Quantity.PRESSURE), drag(in), tables),
-                                out));
+                (in, out) -> describe(ballast(in, in.si("p_up", Quantity.PRESSURE), drag(in), tables), out));
     }
 
     private static double drag(CalcInputs in) {
         return in.si("p_drag", Quantity.PRESSURE);
     }
 
-    private static Ballast ballast(
-            CalcInputs in, double upliftPa, double dragPa, CodeTables tables) {
+    private static Ballast ballast(CalcInputs in, double upliftPa, double dragPa, CodeTables tables) {
         double areaM2 = in.positive("module_area", Quantity.AREA);
         try {
             return Ballast.of(
                     new Ballast.Demand(
                             upliftPa * areaM2,
                             dragPa * areaM2,
-                            in.positive("module_mass", Quantity.MASS)
-                                    + in.si("racking_mass", Quantity.MASS)),
+                            in.positive("module_mass", Quantity.MASS) + in.si("racking_mass", Quantity.MASS)),
                     new Ballast.Hold(
                             in.number("friction", 0.01, 2),
                             in.positive("block_mass", Quantity.MASS),
@@ -104,27 +99,20 @@ final class HoldDownTopics {
                     double shearN = in.positive("allow_shear", Quantity.FORCE);
                     for (CalcInputs group : in.objects("groups")) {
                         int count = group.whole("count");
-                        Ballast b =
-                                ballast(
-                                        in,
-                                        group.si("p_up", Quantity.PRESSURE),
-                                        drag(group),
-                                        tables);
+                        Ballast b = ballast(in, group.si("p_up", Quantity.PRESSURE), drag(group), tables);
                         CalcOutputs lines = new CalcOutputs();
                         describe(b, lines);
                         int held = b.attachments(count, tensionN, shearN);
-                        groups.add(new LinkedHashMap<>(lines.put("attachments", held).values()));
+                        groups.add(new LinkedHashMap<>(
+                                lines.put("attachments", held).values()));
                         blocks += (long) count * b.blocksPlaced();
                         attachments += held;
                         modules += count;
                     }
                     double footprintM2 = in.positive("footprint", Quantity.AREA);
                     double ballastKg = blocks * in.si("block_mass", Quantity.MASS);
-                    double totalKg =
-                            ballastKg
-                                    + modules
-                                            * (in.si("module_mass", Quantity.MASS)
-                                                    + in.si("racking_mass", Quantity.MASS));
+                    double totalKg = ballastKg
+                            + modules * (in.si("module_mass", Quantity.MASS) + in.si("racking_mass", Quantity.MASS));
                     out.put("groups", groups)
                             .put("total_blocks", blocks)
                             .put("total_ballast_kg", ballastKg)
@@ -148,16 +136,10 @@ final class HoldDownTopics {
                         field("reserve_kPa", "Allowance for added load, kPa", "0.25")),
                 (in, out) -> {
                     double reserve = in.positive("reserve", Quantity.PRESSURE);
-                    RoofReserve footprint =
-                            RoofReserve.of(
-                                    in.si("array_mass", Quantity.MASS),
-                                    in.positive("footprint", Quantity.AREA),
-                                    reserve);
-                    RoofReserve bay =
-                            RoofReserve.of(
-                                    in.si("mass_in_bay", Quantity.MASS),
-                                    in.positive("bay_area", Quantity.AREA),
-                                    reserve);
+                    RoofReserve footprint = RoofReserve.of(
+                            in.si("array_mass", Quantity.MASS), in.positive("footprint", Quantity.AREA), reserve);
+                    RoofReserve bay = RoofReserve.of(
+                            in.si("mass_in_bay", Quantity.MASS), in.positive("bay_area", Quantity.AREA), reserve);
                     out.pressure("footprint", footprint.loadPa())
                             .pressure("bay_avg", bay.loadPa())
                             .put("utilisation_footprint", footprint.utilisation())

@@ -35,13 +35,12 @@ final class SurveyTopics {
                         field("pressure_hPa", "Air pressure, hPa", "1013"),
                         field("temperature_degC", "Air temperature, °C", "10")),
                 (in, out) -> {
-                    SunPosition sun =
-                            SunPosition.at(
-                                    instant(in.text("utc")),
-                                    in.number("latitude_deg", -90, 90),
-                                    in.number("longitude_deg", -180, 180),
-                                    in.numberOr("pressure_hPa", 1013.25),
-                                    in.numberOr("temperature_degC", 15));
+                    SunPosition sun = SunPosition.at(
+                            instant(in.text("utc")),
+                            in.number("latitude_deg", -90, 90),
+                            in.number("longitude_deg", -180, 180),
+                            in.numberOr("pressure_hPa", 1013.25),
+                            in.numberOr("temperature_degC", 15));
                     out.put("azimuth_deg", sun.azimuthDeg())
                             .put("elevation_true_deg", sun.elevationTrueDeg())
                             .put("elevation_apparent_deg", sun.elevationApparentDeg())
@@ -53,8 +52,7 @@ final class SurveyTopics {
         try {
             return Instant.parse(text);
         } catch (DateTimeParseException e) {
-            throw new CalcException(
-                    "utc", "'" + text + "' is no instant: write it as 2026-12-21T17:30:00Z");
+            throw new CalcException("utc", "'" + text + "' is no instant: write it as 2026-12-21T17:30:00Z");
         }
     }
 
@@ -74,18 +72,16 @@ final class SurveyTopics {
                         field("roof_azimuth_deg", "Roof falls towards, deg", "180"),
                         field("declination_deg", "Declination, deg", "-23.44")),
                 (in, out) -> {
-                    RowSpacing r =
-                            RowSpacing.of(
-                                    new RowSpacing.Input(
-                                            in.number("latitude_deg", -90, 90),
-                                            in.number("tilt_deg", 0, 90),
-                                            in.positive("slope_length", Quantity.LENGTH),
-                                            in.number("facing_azimuth_deg"),
-                                            in.number("window_start_h", 0, 24),
-                                            in.number("window_end_h", 0, 24),
-                                            in.number("roof_slope_deg", 0, 60),
-                                            in.numberOr("roof_azimuth_deg", 180),
-                                            in.number("declination_deg", -23.5, 23.5)));
+                    RowSpacing r = RowSpacing.of(new RowSpacing.Input(
+                            in.number("latitude_deg", -90, 90),
+                            in.number("tilt_deg", 0, 90),
+                            in.positive("slope_length", Quantity.LENGTH),
+                            in.number("facing_azimuth_deg"),
+                            in.number("window_start_h", 0, 24),
+                            in.number("window_end_h", 0, 24),
+                            in.number("roof_slope_deg", 0, 60),
+                            in.numberOr("roof_azimuth_deg", 180),
+                            in.number("declination_deg", -23.5, 23.5)));
                     out.put("status", r.shadeFree() ? "ok" : "sun_below_horizon")
                             .put("rise_m", r.riseM())
                             .put("footprint_depth_m", r.depthM())
@@ -116,8 +112,7 @@ final class SurveyTopics {
                     List<Double> lengths = in.numbers("lengths_m");
                     List<Double> turns = in.numbers("turns_deg");
                     if (lengths.size() != turns.size() || lengths.size() < 3) {
-                        throw new CalcException(
-                                "turns_deg", "needs one turn for each of three or more lengths");
+                        throw new CalcException("turns_deg", "needs one turn for each of three or more lengths");
                     }
                     List<Traverse.Leg> legs = new ArrayList<>();
                     for (int i = 0; i < lengths.size(); i++) {
@@ -140,7 +135,9 @@ final class SurveyTopics {
                             .put("orientation", t.counterClockwise() ? "ccw" : "cw")
                             .put(
                                     "adjusted_vertices_m",
-                                    t.vertices().stream().map(v -> List.of(v.x, v.y)).toList())
+                                    t.vertices().stream()
+                                            .map(v -> List.of(v.x, v.y))
+                                            .toList())
                             .put("area_m2", t.areaM2())
                             .put("diagonals", diagonals);
                 });

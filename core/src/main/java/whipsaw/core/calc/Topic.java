@@ -13,11 +13,7 @@ import java.util.function.BiConsumer;
  * @param fields what a form asks for; the one field {@link #WHOLE} where the inputs hold lists
  */
 public record Topic(
-        String name,
-        String title,
-        String basis,
-        List<Field> fields,
-        BiConsumer<CalcInputs, CalcOutputs> formula) {
+        String name, String title, String basis, List<Field> fields, BiConsumer<CalcInputs, CalcOutputs> formula) {
 
     /**
      * One input of a form.

@@ -41,8 +41,7 @@ final class WindTopics {
                 });
     }
 
-    private static VelocityPressure velocity(
-            CalcInputs in, String height, String lowest, CodeTables tables) {
+    private static VelocityPressure velocity(CalcInputs in, String height, String lowest, CodeTables tables) {
         String edition = in.choice("edition", "7-16", "7-22");
         String exposure = in.choice("exposure", "B", "C", "D");
         return VelocityPressure.of(
@@ -104,32 +103,23 @@ final class WindTopics {
         double dx = Math.min(x0, roofX - x1);
         double dy = Math.min(y0, roofY - y1);
         double chord = in.positive("Lp", Quantity.LENGTH);
-        TiltedArray.Setting setting =
-                new TiltedArray.Setting(
-                        height,
-                        Math.max(roofX, roofY),
-                        Math.min(roofX, roofY),
-                        in.length("hpt"),
-                        in.number("tilt_deg", 0, 90),
-                        chord,
-                        in.positive("effective_area", Quantity.AREA),
-                        q.pressurePa());
-        List<String> violations =
-                TiltedArray.outsideScope(
-                        setting,
-                        in.number("roof_slope_deg", 0, 90),
-                        in.length("h1"),
-                        in.length("h2"),
-                        Math.min(dx, dy));
+        TiltedArray.Setting setting = new TiltedArray.Setting(
+                height,
+                Math.max(roofX, roofY),
+                Math.min(roofX, roofY),
+                in.length("hpt"),
+                in.number("tilt_deg", 0, 90),
+                chord,
+                in.positive("effective_area", Quantity.AREA),
+                q.pressurePa());
+        List<String> violations = TiltedArray.outsideScope(
+                setting, in.number("roof_slope_deg", 0, 90), in.length("h1"), in.length("h2"), Math.min(dx, dy));
         out.put("applicable", violations.isEmpty()).put("violations", violations);
         if (!violations.isEmpty()) {
             return;
         }
-        boolean edge =
-                in.flag("is_exposed")
-                        && Limits.atMost(
-                                in.distance("distance_from_row_end"),
-                                TiltedArray.EDGE_FACTOR_REACH * chord);
+        boolean edge = in.flag("is_exposed")
+                && Limits.atMost(in.distance("distance_from_row_end"), TiltedArray.EDGE_FACTOR_REACH * chord);
         String zone = RectangleZones.zone(dx, dy, 2 * height);
         TiltedArray.Pressure p = TiltedArray.pressure(setting, zone, edge, tables.wind());
         out.put("Kz", q.kz())
@@ -161,14 +151,13 @@ final class WindTopics {
                         field("d2_ft", "To the next row, ft (empty: none)", "1.5"),
                         field("h_ft", "Mean roof height, ft", "20"),
                         field("h2_ft", "Upper edge above roof, ft", "1")),
-                (in, out) ->
-                        out.put(
-                                "is_exposed",
-                                TiltedArray.exposed(
-                                        in.distance("d1_edge"),
-                                        in.distance("d1_array"),
-                                        in.distance("d2"),
-                                        in.positive("h", Quantity.LENGTH),
-                                        in.length("h2"))));
+                (in, out) -> out.put(
+                        "is_exposed",
+                        TiltedArray.exposed(
+                                in.distance("d1_edge"),
+                                in.distance("d1_array"),
+                                in.distance("d2"),
+                                in.positive("h", Quantity.LENGTH),
+                                in.length("h2"))));
     }
 }

@@ -3,5 +3,4 @@ package whipsaw.core.catalogue;
 import whipsaw.core.units.Measure;
 
 /** A ballast block. */
-public record BlockType(
-        CatalogueInfo info, Measure mass, Measure length, Measure width, Measure height) {}
+public record BlockType(CatalogueInfo info, Measure mass, Measure length, Measure width, Measure height) {}

@@ -12,8 +12,7 @@ import whipsaw.core.working.DataStatus;
  * @param name as on a datasheet
  * @param source of the figures
  */
-public record CatalogueInfo(
-        String code, String edition, String maker, String name, String source, DataStatus status)
+public record CatalogueInfo(String code, String edition, String maker, String name, String source, DataStatus status)
         implements DataSource {
 
     @Override

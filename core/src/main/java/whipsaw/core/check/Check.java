@@ -30,10 +30,9 @@ public record Check(
         String figure,
         String remark) {
 
-    private static final Comparator<Check> RANK =
-            Comparator.comparing(Check::verdict)
-                    .thenComparing(c -> Double.isNaN(c.utilisation) ? 0 : -c.utilisation)
-                    .thenComparing(Check::id);
+    private static final Comparator<Check> RANK = Comparator.comparing(Check::verdict)
+            .thenComparing(c -> Double.isNaN(c.utilisation) ? 0 : -c.utilisation)
+            .thenComparing(Check::id);
 
     /** The worst first. */
     public static List<Check> ranked(List<Check> checks) {
@@ -75,7 +74,6 @@ public record Check(
             String source,
             String figure,
             String remark) {
-        return new Check(
-                id, title, demand, capacity, Double.NaN, verdict, null, source, figure, remark);
+        return new Check(id, title, demand, capacity, Double.NaN, verdict, null, source, figure, remark);
     }
 }

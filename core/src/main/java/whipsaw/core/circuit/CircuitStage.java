@@ -22,35 +22,31 @@ public final class CircuitStage {
     public static Circuits of(Job job, ArrayLayout layout) {
         ModuleType module = job.array().module();
         InverterType inverter = job.electrical().inverter();
-        StringLimits limits =
-                StringLimits.of(
-                        new StringLimits.Input(
-                                module.voc().si(),
-                                module.vmp().si(),
-                                module.vocCoefficient().si(),
-                                module.vmpCoefficient().si(),
-                                job.site().recordLow().si(),
-                                job.site().designHigh().si(),
-                                job.electrical().cellRiseC(),
-                                job.electrical().systemLimit().si(),
-                                inverter.highestInput().si(),
-                                inverter.trackerLowest().si()));
+        StringLimits limits = StringLimits.of(new StringLimits.Input(
+                module.voc().si(),
+                module.vmp().si(),
+                module.vocCoefficient().si(),
+                module.vmpCoefficient().si(),
+                job.site().recordLow().si(),
+                job.site().designHigh().si(),
+                job.electrical().cellRiseC(),
+                job.electrical().systemLimit().si(),
+                inverter.highestInput().si(),
+                inverter.trackerLowest().si()));
         List<Integer> order = serpentine(layout);
-        List<Integer> lengths =
-                limits.feasible() && limits.longest() > 0
-                        ? lengths(order.size(), limits.shortest(), limits.longest())
-                        : List.of();
+        List<Integer> lengths = limits.feasible() && limits.longest() > 0
+                ? lengths(order.size(), limits.shortest(), limits.longest())
+                : List.of();
         int used = lengths.stream().mapToInt(Integer::intValue).sum();
         Sharing sharing = share(lengths, job);
         List<Circuits.PvString> strings = new ArrayList<>();
         int from = 0;
         for (int i = 0; i < sharing.inverterOf().length; i++) {
-            strings.add(
-                    new Circuits.PvString(
-                            i + 1,
-                            sharing.inverterOf()[i],
-                            sharing.trackerOf()[i],
-                            List.copyOf(order.subList(from, from + lengths.get(i)))));
+            strings.add(new Circuits.PvString(
+                    i + 1,
+                    sharing.inverterOf()[i],
+                    sharing.trackerOf()[i],
+                    List.copyOf(order.subList(from, from + lengths.get(i)))));
             from += lengths.get(i);
         }
         List<Integer> leftOut = strings.isEmpty() ? order : order.subList(used, order.size());
@@ -124,9 +120,11 @@ public final class CircuitStage {
     private static Sharing share(List<Integer> lengths, Job job) {
         double power = job.array().module().power().si();
         double total = lengths.stream().mapToInt(Integer::intValue).sum() * power;
-        double most = job.electrical().dcAcMost() * job.electrical().inverter().power().si();
+        double most = job.electrical().dcAcMost()
+                * job.electrical().inverter().power().si();
         for (int n = Math.max(1, Limits.ceil(total / most)); n <= lengths.size(); n++) {
-            Sharing sharing = shareOver(n, lengths, power, most, job.electrical().inverter());
+            Sharing sharing =
+                    shareOver(n, lengths, power, most, job.electrical().inverter());
             if (sharing != null) {
                 return sharing;
             }
@@ -134,8 +132,7 @@ public final class CircuitStage {
         return new Sharing(0, new int[0], new int[0], 0);
     }
 
-    private static Sharing shareOver(
-            int n, List<Integer> lengths, double power, double mostW, InverterType type) {
+    private static Sharing shareOver(int n, List<Integer> lengths, double power, double mostW, InverterType type) {
         int[] inverterOf = new int[lengths.size()];
         int[] trackerOf = new int[lengths.size()];
         int mostParallel = 0;

@@ -12,13 +12,7 @@ import whipsaw.core.units.Limits;
  * @param shortest modules in the shortest string
  */
 public record StringLimits(
-        Input input,
-        double limitV,
-        double coldVocV,
-        int longest,
-        double hotCellC,
-        double hotVmpV,
-        int shortest) {
+        Input input, double limitV, double coldVocV, int longest, double hotCellC, double hotVmpV, int shortest) {
 
     private static final double STANDARD_TEST_C = 25;
 
@@ -52,13 +46,7 @@ public record StringLimits(
         double hotCell = in.hotAmbientC() + in.cellRiseC();
         double hot = in.vmpV() * (1 + in.vmpPctPerC() / 100 * (hotCell - STANDARD_TEST_C));
         return new StringLimits(
-                in,
-                limit,
-                cold,
-                Limits.floor(limit / cold),
-                hotCell,
-                hot,
-                Limits.ceil(in.trackerLowestV() / hot));
+                in, limit, cold, Limits.floor(limit / cold), hotCell, hot, Limits.ceil(in.trackerLowestV() / hot));
     }
 
     public boolean feasible() {

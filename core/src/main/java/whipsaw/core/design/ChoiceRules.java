@@ -28,47 +28,31 @@ final class ChoiceRules {
         TraySystem tray = array.tray();
         setting(problems, "tilt", "Tilt", array.tilt(), tray, tray.tilts(), Dimension.ANGLE, units);
         if (array.gap() != null) {
-            setting(
-                    problems,
-                    "gap",
-                    "Row gap",
-                    array.gap(),
-                    tray,
-                    tray.gaps(),
-                    Dimension.PART_LENGTH,
-                    units);
+            setting(problems, "gap", "Row gap", array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
         Double friction = tray.friction().get(job.roof().covering());
         if (friction == null) {
-            problems.add(
-                    new Problem(
-                            "$.roof.covering",
-                            "Covering",
-                            job.roof().covering(),
-                            "has no friction shown for the tray system "
-                                    + tray.info().name()
-                                    + "; it lists "
-                                    + tray.friction().keySet().stream()
-                                            .sorted()
-                                            .collect(Collectors.joining(", "))));
+            problems.add(new Problem(
+                    "$.roof.covering",
+                    "Covering",
+                    job.roof().covering(),
+                    "has no friction shown for the tray system "
+                            + tray.info().name()
+                            + "; it lists "
+                            + tray.friction().keySet().stream().sorted().collect(Collectors.joining(", "))));
         } else if (Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
-            problems.add(
-                    new Problem(
-                            "$.roof.slope",
-                            "Fall of the roof",
-                            job.roof().slope().typed(),
-                            "is too steep for weight alone: friction on "
-                                    + job.roof().covering()
-                                    + " is "
-                                    + friction));
+            problems.add(new Problem(
+                    "$.roof.slope",
+                    "Fall of the roof",
+                    job.roof().slope().typed(),
+                    "is too steep for weight alone: friction on " + job.roof().covering() + " is " + friction));
         }
         if (array.facing() instanceof Job.ToEdge to && to.edge() > plan.edges().size()) {
-            problems.add(
-                    new Problem(
-                            "$.array.facing.edge",
-                            "Edge faced",
-                            String.valueOf(to.edge()),
-                            "is not there: the outline has edges 1 to " + plan.edges().size()));
+            problems.add(new Problem(
+                    "$.array.facing.edge",
+                    "Edge faced",
+                    String.valueOf(to.edge()),
+                    "is not there: the outline has edges 1 to " + plan.edges().size()));
         }
         moduleFits(problems, array.module(), plan, units);
         return problems;
@@ -84,34 +68,31 @@ final class ChoiceRules {
             Dimension dimension,
             UnitSystem units) {
         if (settings.stream().noneMatch(s -> Math.abs(s.si() - value.si()) < SAME)) {
-            problems.add(
-                    new Problem(
-                            "$.array." + key,
-                            label,
-                            value.typed(),
-                            "is no setting of the tray system "
-                                    + tray.info().name()
-                                    + ": it has "
-                                    + settings.stream()
-                                            .map(s -> Show.both(units, dimension, s.si()))
-                                            .collect(Collectors.joining(", "))));
+            problems.add(new Problem(
+                    "$.array." + key,
+                    label,
+                    value.typed(),
+                    "is no setting of the tray system "
+                            + tray.info().name()
+                            + ": it has "
+                            + settings.stream()
+                                    .map(s -> Show.both(units, dimension, s.si()))
+                                    .collect(Collectors.joining(", "))));
         }
     }
 
-    private static void moduleFits(
-            List<Problem> problems, ModuleType module, RoofPlan plan, UnitSystem units) {
+    private static void moduleFits(List<Problem> problems, ModuleType module, RoofPlan plan, UnitSystem units) {
         double longer = Math.max(module.length().si(), module.width().si());
         double shorter = Math.min(module.length().si(), module.width().si());
         if (longer > plan.longSideM() || shorter > plan.shortSideM()) {
-            problems.add(
-                    new Problem(
-                            "$.array.module.length",
-                            "Module",
-                            module.length().typed() + " x " + module.width().typed(),
-                            "is bigger than the roof, "
-                                    + Show.in(units, Dimension.ROOF_LENGTH, plan.longSideM())
-                                    + " x "
-                                    + Show.in(units, Dimension.ROOF_LENGTH, plan.shortSideM())));
+            problems.add(new Problem(
+                    "$.array.module.length",
+                    "Module",
+                    module.length().typed() + " x " + module.width().typed(),
+                    "is bigger than the roof, "
+                            + Show.in(units, Dimension.ROOF_LENGTH, plan.longSideM())
+                            + " x "
+                            + Show.in(units, Dimension.ROOF_LENGTH, plan.shortSideM())));
         }
     }
 }

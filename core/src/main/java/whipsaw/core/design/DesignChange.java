@@ -37,8 +37,7 @@ public record DesignChange(List<String> words, List<Integer> changed) {
         Unit load = Dimension.LOAD.unit(units);
         amount(
                 words,
-                (after.loads().footprint().loadPa() - before.loads().footprint().loadPa())
-                        / load.toSi(1),
+                (after.loads().footprint().loadPa() - before.loads().footprint().loadPa()) / load.toSi(1),
                 units == UnitSystem.US ? 1 : 3,
                 load.symbol());
         Check worst = after.worstCheck();

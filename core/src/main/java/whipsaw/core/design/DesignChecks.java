@@ -54,27 +54,22 @@ final class DesignChecks {
     private void sameTables(CodeTables tables) {
         List<String> changed = new ArrayList<>();
         for (Job.TableRef stored : job.codeTables()) {
-            boolean same =
-                    tables.inUse().stream()
-                            .anyMatch(
-                                    t ->
-                                            t.id().equals(stored.id())
-                                                    && t.hash().equals(stored.hash()));
+            boolean same = tables.inUse().stream()
+                    .anyMatch(t -> t.id().equals(stored.id()) && t.hash().equals(stored.hash()));
             if (!same) {
                 changed.add(stored.id());
             }
         }
         if (!changed.isEmpty()) {
-            checks.add(
-                    Check.stated(
-                            "tables.changed",
-                            "Code tables as when the job was stored",
-                            String.join(", ", changed),
-                            "none changed",
-                            Verdict.CLOSE,
-                            "edition and hash kept in the job",
-                            "site.qh",
-                            "figures may differ from the stored revision: compare before they are used"));
+            checks.add(Check.stated(
+                    "tables.changed",
+                    "Code tables as when the job was stored",
+                    String.join(", ", changed),
+                    "none changed",
+                    Verdict.CLOSE,
+                    "edition and hash kept in the job",
+                    "site.qh",
+                    "figures may differ from the stored revision: compare before they are used"));
         }
     }
 
@@ -84,44 +79,41 @@ final class DesignChecks {
         }
         double allowed = design.plan().tape().perimeterM() / TAPE_CLOSES;
         double gap = design.plan().tape().closureM();
-        checks.add(
-                Check.compare(
-                        "survey.closes",
-                        "Tape survey closes",
-                        text(Dimension.ROOF_LENGTH, gap),
-                        text(Dimension.ROOF_LENGTH, allowed) + ", 1 in 500 of the perimeter",
-                        gap / allowed,
-                        null,
-                        "house rule for a taped outline",
-                        "survey.closure",
-                        "tape the longest edges and a diagonal again"));
+        checks.add(Check.compare(
+                "survey.closes",
+                "Tape survey closes",
+                text(Dimension.ROOF_LENGTH, gap),
+                text(Dimension.ROOF_LENGTH, allowed) + ", 1 in 500 of the perimeter",
+                gap / allowed,
+                null,
+                "house rule for a taped outline",
+                "survey.closure",
+                "tape the longest edges and a diagonal again"));
     }
 
     private void placed() {
         if (design.layout().modules().isEmpty()) {
-            checks.add(
-                    Check.stated(
-                            "array.placed",
-                            "Modules placed",
-                            "0 modules",
-                            "at least 1",
-                            Verdict.FAILS,
-                            "set-back, clear distances and shortest row",
-                            "array.setback",
-                            "no row fits: reduce the set-back or the clear distances"));
+            checks.add(Check.stated(
+                    "array.placed",
+                    "Modules placed",
+                    "0 modules",
+                    "at least 1",
+                    Verdict.FAILS,
+                    "set-back, clear distances and shortest row",
+                    "array.setback",
+                    "no row fits: reduce the set-back or the clear distances"));
         }
         int lost = design.layout().notRemoved().size();
         if (lost > 0) {
-            checks.add(
-                    Check.stated(
-                            "array.hand-edits",
-                            "Modules taken out by hand",
-                            lost + (lost == 1 ? " place" : " places") + " without a module",
-                            "a module within half a module",
-                            Verdict.CLOSE,
-                            "hand edits are kept by place",
-                            "total.modules",
-                            "the layout has moved: take them out again where they are needed"));
+            checks.add(Check.stated(
+                    "array.hand-edits",
+                    "Modules taken out by hand",
+                    lost + (lost == 1 ? " place" : " places") + " without a module",
+                    "a module within half a module",
+                    Verdict.CLOSE,
+                    "hand edits are kept by place",
+                    "total.modules",
+                    "the layout has moved: take them out again where they are needed"));
         }
     }
 
@@ -133,16 +125,15 @@ final class DesignChecks {
         double gap = design.layout().gapM();
         String source = "no row shadow on the shortest day in the window";
         if (!design.layout().spacing().shadeFree()) {
-            checks.add(
-                    Check.stated(
-                            "array.row-shade",
-                            "Row gap against the winter sun",
-                            "no finite gap",
-                            text(Dimension.PART_LENGTH, gap),
-                            Verdict.FAILS,
-                            source,
-                            "array.gap",
-                            "the sun is below the horizon in the window: shorten it"));
+            checks.add(Check.stated(
+                    "array.row-shade",
+                    "Row gap against the winter sun",
+                    "no finite gap",
+                    text(Dimension.PART_LENGTH, gap),
+                    Verdict.FAILS,
+                    source,
+                    "array.gap",
+                    "the sun is below the horizon in the window: shorten it"));
             return;
         }
         checks.add(
@@ -161,34 +152,31 @@ final class DesignChecks {
     private void windScope() {
         HoldDown holdDown = design.holdDown();
         if (!holdDown.outsideScope().isEmpty()) {
-            checks.add(
-                    Check.stated(
-                            "wind.scope",
-                            "Array inside the scope of the wind method",
-                            String.join(", ", holdDown.outsideScope()),
-                            "none",
-                            Verdict.NEEDS_ENGINEER,
-                            "ASCE 7-16 29.4.3",
-                            "site.qh",
-                            "the coefficients do not cover this array: wind-tunnel data or an engineer decides"));
+            checks.add(Check.stated(
+                    "wind.scope",
+                    "Array inside the scope of the wind method",
+                    String.join(", ", holdDown.outsideScope()),
+                    "none",
+                    Verdict.NEEDS_ENGINEER,
+                    "ASCE 7-16 29.4.3",
+                    "site.qh",
+                    "the coefficients do not cover this array: wind-tunnel data or an engineer decides"));
         }
         if (!holdDown.tooNearEdge().isEmpty()) {
-            checks.add(
-                    new Check(
-                            "wind.edge-clear",
-                            "Panels clear of the roof edge",
-                            holdDown.tooNearEdge().size() + " modules nearer",
-                            text(
-                                            Dimension.ROOF_LENGTH,
-                                            TiltedArray.clearNeededM(
-                                                    design.layout().highEdgeM(), 0))
-                                    + " where there is no parapet",
-                            Double.NaN,
-                            Verdict.NEEDS_ENGINEER,
-                            "module " + holdDown.tooNearEdge().get(0).number(),
-                            "ASCE 7-16 29.4.3",
-                            "array.setback",
-                            "widen the set-back to at least this"));
+            checks.add(new Check(
+                    "wind.edge-clear",
+                    "Panels clear of the roof edge",
+                    holdDown.tooNearEdge().size() + " modules nearer",
+                    text(
+                                    Dimension.ROOF_LENGTH,
+                                    TiltedArray.clearNeededM(design.layout().highEdgeM(), 0))
+                            + " where there is no parapet",
+                    Double.NaN,
+                    Verdict.NEEDS_ENGINEER,
+                    "module " + holdDown.tooNearEdge().get(0).number(),
+                    "ASCE 7-16 29.4.3",
+                    "array.setback",
+                    "widen the set-back to at least this"));
         }
     }
 
@@ -199,64 +187,54 @@ final class DesignChecks {
         }
         long full = design.holdDown().fullPositions();
         int missing = design.holdDown().missingBlocks();
-        checks.add(
-                Check.compare(
-                        "ballast.position",
-                        "Blocks a position takes",
-                        worst.ballast().blocksNeeded() + " blocks",
-                        worst.ballast().hold().mostBlocks() + " blocks",
-                        (double) worst.ballast().blocksNeeded()
-                                / Math.max(1, worst.ballast().hold().mostBlocks()),
-                        "position " + worst.number(),
-                        "ASCE 7-16 2.4.1, 0.6D + 0.6W",
-                        "ballast/" + worst.number(),
-                        full
-                                + (full == 1 ? " position lacks " : " positions lack ")
-                                + missing
-                                + (missing == 1 ? " block" : " blocks")
-                                + " in all: lower the tilt, move off the edge, or attach"));
+        checks.add(Check.compare(
+                "ballast.position",
+                "Blocks a position takes",
+                worst.ballast().blocksNeeded() + " blocks",
+                worst.ballast().hold().mostBlocks() + " blocks",
+                (double) worst.ballast().blocksNeeded()
+                        / Math.max(1, worst.ballast().hold().mostBlocks()),
+                "position " + worst.number(),
+                "ASCE 7-16 2.4.1, 0.6D + 0.6W",
+                "ballast/" + worst.number(),
+                full
+                        + (full == 1 ? " position lacks " : " positions lack ")
+                        + missing
+                        + (missing == 1 ? " block" : " blocks")
+                        + " in all: lower the tilt, move off the edge, or attach"));
     }
 
     private void roofLoad() {
         RoofLoads loads = design.loads();
         Job.Allowance allowance = job.roof().allowance();
         if (allowance == null) {
-            checks.add(
-                    Check.stated(
-                            "roof.footprint",
-                            "Added roof load",
-                            text(Dimension.LOAD, loads.footprint().loadPa()),
-                            "not known",
-                            Verdict.NOT_ESTABLISHED,
-                            "allowance of the building's engineer",
-                            "roof.footprint",
-                            "enter the allowance for added load, with who gave it"));
+            checks.add(Check.stated(
+                    "roof.footprint",
+                    "Added roof load",
+                    text(Dimension.LOAD, loads.footprint().loadPa()),
+                    "not known",
+                    Verdict.NOT_ESTABLISHED,
+                    "allowance of the building's engineer",
+                    "roof.footprint",
+                    "enter the allowance for added load, with who gave it"));
             return;
         }
         String source = "allowance given by " + allowance.givenBy() + " on " + allowance.date();
         checks.add(
-                load(
-                        "roof.footprint",
-                        "Added load over the array",
-                        loads.footprint(),
-                        null,
-                        source,
-                        "roof.footprint"));
+                load("roof.footprint", "Added load over the array", loads.footprint(), null, source, "roof.footprint"));
         if (loads.worstBay() != null) {
             String name = loads.worstBay().bay().name();
-            checks.add(
-                    load(
-                            "roof.bay",
-                            "Added load over the worst bay",
-                            loads.worstBay().load(),
-                            "bay " + name,
-                            source,
-                            "roof.bay/" + name));
+            checks.add(load(
+                    "roof.bay",
+                    "Added load over the worst bay",
+                    loads.worstBay().load(),
+                    "bay " + name,
+                    source,
+                    "roof.bay/" + name));
         }
     }
 
-    private Check load(
-            String id, String title, RoofReserve load, String place, String source, String figure) {
+    private Check load(String id, String title, RoofReserve load, String place, String source, String figure) {
         double allowance = job.roof().allowance().load().si();
         return Check.compare(
                 id,
@@ -275,57 +253,53 @@ final class DesignChecks {
         Circuits circuits = design.circuits();
         var limits = circuits.limits();
         if (!limits.feasible()) {
-            checks.add(
-                    Check.stated(
-                            "strings.limits",
-                            "A legal string exists",
-                            "at least " + limits.shortest() + " modules",
-                            "at most " + limits.longest() + " modules",
-                            Verdict.FAILS,
-                            "NEC 690.7(A)",
-                            "strings.longest",
-                            "module and inverter do not go together at these temperatures"));
+            checks.add(Check.stated(
+                    "strings.limits",
+                    "A legal string exists",
+                    "at least " + limits.shortest() + " modules",
+                    "at most " + limits.longest() + " modules",
+                    Verdict.FAILS,
+                    "NEC 690.7(A)",
+                    "strings.longest",
+                    "module and inverter do not go together at these temperatures"));
             return;
         }
         if (!circuits.strings().isEmpty()) {
             double cold = limits.coldVoltageV(circuits.longestUsed());
-            checks.add(
-                    Check.compare(
-                            "strings.cold",
-                            "Coldest open-circuit voltage",
-                            text(Dimension.VOLTAGE, cold),
-                            text(Dimension.VOLTAGE, limits.limitV()),
-                            cold / limits.limitV(),
-                            circuits.longestUsed() + " in a string",
-                            "NEC 690.7(A)",
-                            "strings.longest",
-                            "shorten the strings"));
+            checks.add(Check.compare(
+                    "strings.cold",
+                    "Coldest open-circuit voltage",
+                    text(Dimension.VOLTAGE, cold),
+                    text(Dimension.VOLTAGE, limits.limitV()),
+                    cold / limits.limitV(),
+                    circuits.longestUsed() + " in a string",
+                    "NEC 690.7(A)",
+                    "strings.longest",
+                    "shorten the strings"));
             double hot = limits.hotVoltageV(circuits.shortestUsed());
             double lowest = limits.input().trackerLowestV();
-            checks.add(
-                    Check.compare(
-                            "strings.hot",
-                            "Hottest working voltage stays in the window",
-                            text(Dimension.VOLTAGE, lowest) + " needed",
-                            text(Dimension.VOLTAGE, hot),
-                            lowest / hot,
-                            circuits.shortestUsed() + " in a string",
-                            "tracking window of the inverter",
-                            "strings.shortest",
-                            "lengthen the shortest string"));
+            checks.add(Check.compare(
+                    "strings.hot",
+                    "Hottest working voltage stays in the window",
+                    text(Dimension.VOLTAGE, lowest) + " needed",
+                    text(Dimension.VOLTAGE, hot),
+                    lowest / hot,
+                    circuits.shortestUsed() + " in a string",
+                    "tracking window of the inverter",
+                    "strings.shortest",
+                    "lengthen the shortest string"));
         }
         int left = circuits.leftOut().size();
         if (left > 0) {
-            checks.add(
-                    Check.stated(
-                            "strings.left",
-                            "Every module is in a string",
-                            left + (left == 1 ? " module" : " modules") + " left out",
-                            "0",
-                            Verdict.CLOSE,
-                            "string lengths " + limits.shortest() + " to " + limits.longest(),
-                            "strings.longest",
-                            "they stay on the roof without a circuit: take them out or add modules"));
+            checks.add(Check.stated(
+                    "strings.left",
+                    "Every module is in a string",
+                    left + (left == 1 ? " module" : " modules") + " left out",
+                    "0",
+                    Verdict.CLOSE,
+                    "string lengths " + limits.shortest() + " to " + limits.longest(),
+                    "strings.longest",
+                    "they stay on the roof without a circuit: take them out or add modules"));
         }
     }
 
@@ -334,56 +308,53 @@ final class DesignChecks {
         double most = job.electrical().dcAcMost();
         if (c.inverters() == 0) {
             if (!c.strings().isEmpty() || !design.layout().modules().isEmpty()) {
-                checks.add(
-                        Check.stated(
-                                "inverters.share",
-                                "Strings shared over inverters",
-                                "no share found",
-                                "at most " + Show.number(most, 2) + " DC to AC",
-                                Verdict.FAILS,
-                                "trackers and DC to AC limit",
-                                "strings.longest",
-                                "raise the DC to AC limit or take a larger inverter"));
+                checks.add(Check.stated(
+                        "inverters.share",
+                        "Strings shared over inverters",
+                        "no share found",
+                        "at most " + Show.number(most, 2) + " DC to AC",
+                        Verdict.FAILS,
+                        "trackers and DC to AC limit",
+                        "strings.longest",
+                        "raise the DC to AC limit or take a larger inverter"));
             }
             return;
         }
-        checks.add(
-                Check.compare(
-                        "inverters.ratio",
-                        "DC to AC of the fullest inverter",
-                        Show.number(c.worstRatio(), 3),
-                        Show.number(most, 3),
-                        c.worstRatio() / most,
-                        null,
-                        "limit set in the job",
-                        "total.ratio",
-                        "add an inverter"));
+        checks.add(Check.compare(
+                "inverters.ratio",
+                "DC to AC of the fullest inverter",
+                Show.number(c.worstRatio(), 3),
+                Show.number(most, 3),
+                c.worstRatio() / most,
+                null,
+                "limit set in the job",
+                "total.ratio",
+                "add an inverter"));
         double short_ = c.mostParallel() * job.array().module().isc().si();
         double limit = job.electrical().inverter().trackerShortCircuit().si();
-        checks.add(
-                Check.compare(
-                        "inverters.short-circuit",
-                        "Short-circuit current of a tracker",
-                        text(Dimension.CURRENT, 1.25 * short_),
-                        text(Dimension.CURRENT, limit),
-                        1.25 * short_ / limit,
-                        c.mostParallel() + " strings in parallel",
-                        "NEC 690.8(A)(1), maker's limit",
-                        "strings.current",
-                        "put fewer strings on a tracker"));
-        double backFeed = 1.25 * (c.mostParallel() - 1) * job.array().module().isc().si();
+        checks.add(Check.compare(
+                "inverters.short-circuit",
+                "Short-circuit current of a tracker",
+                text(Dimension.CURRENT, 1.25 * short_),
+                text(Dimension.CURRENT, limit),
+                1.25 * short_ / limit,
+                c.mostParallel() + " strings in parallel",
+                "NEC 690.8(A)(1), maker's limit",
+                "strings.current",
+                "put fewer strings on a tracker"));
+        double backFeed =
+                1.25 * (c.mostParallel() - 1) * job.array().module().isc().si();
         double fuse = job.array().module().largestFuse().si();
         if (Limits.above(backFeed, fuse) || c.mostParallel() > 2) {
-            checks.add(
-                    Check.stated(
-                            "strings.fuse",
-                            "String fuses",
-                            text(Dimension.CURRENT, backFeed) + " can feed back",
-                            text(Dimension.CURRENT, fuse),
-                            Verdict.NEEDS_ENGINEER,
-                            "NEC 690.9(A)",
-                            "strings.current",
-                            "strings in parallel need fuses, which are not designed yet"));
+            checks.add(Check.stated(
+                    "strings.fuse",
+                    "String fuses",
+                    text(Dimension.CURRENT, backFeed) + " can feed back",
+                    text(Dimension.CURRENT, fuse),
+                    Verdict.NEEDS_ENGINEER,
+                    "NEC 690.9(A)",
+                    "strings.current",
+                    "strings in parallel need fuses, which are not designed yet"));
         }
     }
 
@@ -393,41 +364,38 @@ final class DesignChecks {
             return;
         }
         if (!sizing.feasible()) {
-            checks.add(
-                    Check.stated(
-                            "run.size",
-                            "AC run",
-                            text(Dimension.CURRENT, sizing.requiredA()),
-                            "8 sets of 600 kcmil",
-                            Verdict.FAILS,
-                            "NEC 240.4, 310.15, 705.28",
-                            "run.size",
-                            "no conductor carries it within the drop: shorten the run, allow more drop or divide it"));
+            checks.add(Check.stated(
+                    "run.size",
+                    "AC run",
+                    text(Dimension.CURRENT, sizing.requiredA()),
+                    "8 sets of 600 kcmil",
+                    Verdict.FAILS,
+                    "NEC 240.4, 310.15, 705.28",
+                    "run.size",
+                    "no conductor carries it within the drop: shorten the run, allow more drop or divide it"));
             return;
         }
-        checks.add(
-                Check.compare(
-                        "run.ampacity",
-                        "AC run carries its current",
-                        text(Dimension.CURRENT, sizing.requiredA()),
-                        text(Dimension.CURRENT, sizing.chosen().ampacity().terminalA()),
-                        sizing.requiredA() / sizing.chosen().ampacity().terminalA(),
-                        null,
-                        "NEC 705.28(B), 110.14(C)",
-                        "run.size",
-                        ""));
+        checks.add(Check.compare(
+                "run.ampacity",
+                "AC run carries its current",
+                text(Dimension.CURRENT, sizing.requiredA()),
+                text(Dimension.CURRENT, sizing.chosen().ampacity().terminalA()),
+                sizing.requiredA() / sizing.chosen().ampacity().terminalA(),
+                null,
+                "NEC 705.28(B), 110.14(C)",
+                "run.size",
+                ""));
         double drop = sizing.chosen().drop().dropPct();
         double limit = sizing.input().dropLimitPct();
-        checks.add(
-                Check.compare(
-                        "run.drop",
-                        "Voltage drop of the AC run",
-                        Show.number(drop, 2) + " %",
-                        Show.number(limit, 2) + " %",
-                        drop / limit,
-                        null,
-                        "limit set in the job",
-                        "run.drop",
-                        ""));
+        checks.add(Check.compare(
+                "run.drop",
+                "Voltage drop of the AC run",
+                Show.number(drop, 2) + " %",
+                Show.number(limit, 2) + " %",
+                drop / limit,
+                null,
+                "limit set in the job",
+                "run.drop",
+                ""));
     }
 }

@@ -50,9 +50,7 @@ public final class Solver {
         AcRun run = AcRun.of(job, circuits, tables);
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         Counts counts = Counts.of(job, layout, holdDown, circuits, run);
-        Design design =
-                new Design(
-                        job, plan, site, layout, holdDown, circuits, run, loads, counts, List.of());
+        Design design = new Design(job, plan, site, layout, holdDown, circuits, run, loads, counts, List.of());
         return new Design(
                 job,
                 plan,
@@ -68,10 +66,9 @@ public final class Solver {
 
     /** A job as it rests on the tables of this solver, to be stored so. */
     public Job resting(Job job) {
-        return job.resting(
-                tables.inUse().stream()
-                        .map(t -> new Job.TableRef(t.id(), t.edition(), t.hash()))
-                        .toList());
+        return job.resting(tables.inUse().stream()
+                .map(t -> new Job.TableRef(t.id(), t.edition(), t.hash()))
+                .toList());
     }
 
     public CodeTables tables() {

@@ -48,18 +48,9 @@ final class CircuitFigures {
                         "{V_oc} · (1 + {β} / 100 · ({T_min} − 25 °C))",
                         volts(s.coldVocV()),
                         "NEC 690.7(A)(1)",
+                        Term.data("V_oc", "module", volts(s.input().vocV()), Origin.CATALOGUE, module.info()),
                         Term.data(
-                                "V_oc",
-                                "module",
-                                volts(s.input().vocV()),
-                                Origin.CATALOGUE,
-                                module.info()),
-                        Term.data(
-                                "β",
-                                "coefficient",
-                                s.input().vocPctPerC() + " %/°C",
-                                Origin.CATALOGUE,
-                                module.info()),
+                                "β", "coefficient", s.input().vocPctPerC() + " %/°C", Origin.CATALOGUE, module.info()),
                         Term.given(
                                 "T_min",
                                 "record low",
@@ -90,16 +81,15 @@ final class CircuitFigures {
                         "rounded down",
                         Term.computed("V_lim", "limit", volts(s.limitV()), null),
                         Term.computed("V_oc,cold", "cold module", volts(s.coldVocV()), null))
-                .note(
-                        "Used: "
-                                + design.circuits().strings().size()
-                                + " strings of "
-                                + design.circuits().shortestUsed()
-                                + " to "
-                                + design.circuits().longestUsed()
-                                + " modules, laid row by row; "
-                                + design.circuits().leftOut().size()
-                                + " modules left out.")
+                .note("Used: "
+                        + design.circuits().strings().size()
+                        + " strings of "
+                        + design.circuits().shortestUsed()
+                        + " to "
+                        + design.circuits().longestUsed()
+                        + " modules, laid row by row; "
+                        + design.circuits().leftOut().size()
+                        + " modules left out.")
                 .build();
     }
 
@@ -118,26 +108,16 @@ final class CircuitFigures {
                                 "design high",
                                 celsius(s.input().hotAmbientC()),
                                 design.job().site().designHigh()),
-                        Term.given(
-                                "ΔT", "cell above ambient", celsius(s.input().cellRiseC()), null))
+                        Term.given("ΔT", "cell above ambient", celsius(s.input().cellRiseC()), null))
                 .step(
                         "V_mp,hot",
                         "working voltage of a hot module",
                         "{V_mp} · (1 + {γ} / 100 · ({T_c} − 25 °C))",
                         volts(s.hotVmpV()),
                         "",
+                        Term.data("V_mp", "module", volts(s.input().vmpV()), Origin.CATALOGUE, module.info()),
                         Term.data(
-                                "V_mp",
-                                "module",
-                                volts(s.input().vmpV()),
-                                Origin.CATALOGUE,
-                                module.info()),
-                        Term.data(
-                                "γ",
-                                "coefficient",
-                                s.input().vmpPctPerC() + " %/°C",
-                                Origin.CATALOGUE,
-                                module.info()),
+                                "γ", "coefficient", s.input().vmpPctPerC() + " %/°C", Origin.CATALOGUE, module.info()),
                         Term.computed("T_c", "hot cell", celsius(s.hotCellC()), null))
                 .step(
                         "N_min",
@@ -214,51 +194,41 @@ final class CircuitFigures {
         ConductorSizing s = design.run().sizing();
         ConductorTables t = tables.conductors();
         String current = amps(design.run().current().currentA());
-        Working.Builder w =
-                Working.of("run.size", "Conductors of the AC run", sizeWords(s, run.material()))
-                        .step(
-                                "I",
-                                "rated current of all inverters",
-                                "{S} / (√3 · {V})",
-                                current,
-                                "",
-                                Term.computed(
-                                        "S",
-                                        "AC rating",
-                                        Show.number(design.circuits().acVa() / 1000, 2) + " kVA",
-                                        "total.ac"),
-                                Term.data(
-                                        "V",
-                                        "line voltage",
-                                        volts(s.input().circuit().voltageV()),
-                                        Origin.CATALOGUE,
-                                        design.job().electrical().inverter().info()))
-                        .step(
-                                "I_c",
-                                "continuous",
-                                "1.25 · {I}",
-                                amps(s.requiredA()),
-                                "NEC 705.28(B), 215.2(A)(1)",
-                                Term.computed("I", "current", current, null))
-                        .step(
-                                "OCPD",
-                                "next standard rating",
-                                "at least {I_c}",
-                                s.deviceA() == 0 ? "none" : s.deviceA() + " A",
-                                "NEC 240.6(A)",
-                                Term.data(
-                                        "I_c",
-                                        "continuous",
-                                        amps(s.requiredA()),
-                                        Origin.TABLE,
-                                        t.deviceTable()));
+        Working.Builder w = Working.of("run.size", "Conductors of the AC run", sizeWords(s, run.material()))
+                .step(
+                        "I",
+                        "rated current of all inverters",
+                        "{S} / (√3 · {V})",
+                        current,
+                        "",
+                        Term.computed(
+                                "S", "AC rating", Show.number(design.circuits().acVa() / 1000, 2) + " kVA", "total.ac"),
+                        Term.data(
+                                "V",
+                                "line voltage",
+                                volts(s.input().circuit().voltageV()),
+                                Origin.CATALOGUE,
+                                design.job().electrical().inverter().info()))
+                .step(
+                        "I_c",
+                        "continuous",
+                        "1.25 · {I}",
+                        amps(s.requiredA()),
+                        "NEC 705.28(B), 215.2(A)(1)",
+                        Term.computed("I", "current", current, null))
+                .step(
+                        "OCPD",
+                        "next standard rating",
+                        "at least {I_c}",
+                        s.deviceA() == 0 ? "none" : s.deviceA() + " A",
+                        "NEC 240.6(A)",
+                        Term.data("I_c", "continuous", amps(s.requiredA()), Origin.TABLE, t.deviceTable()));
         if (!s.feasible()) {
-            return w.note(
-                            "No size up to "
-                                    + AcRun.MOST_SETS
-                                    + " sets of "
-                                    + AcRun.LARGEST
-                                    + " kcmil meets ampacity and drop.")
+            return w.note("No size up to "
+                            + AcRun.MOST_SETS
+                            + " sets of "
+                            + AcRun.LARGEST
+                            + " kcmil meets ampacity and drop.")
                     .build();
         }
         Ampacity a = s.chosen().ampacity();
@@ -270,13 +240,12 @@ final class CircuitFigures {
                         amps(a.terminalA()) + ", at least " + amps(s.requiredA()),
                         "NEC 110.14(C), Table 310.16",
                         Term.computed(
-                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
+                                "sets",
+                                "parallel sets",
+                                String.valueOf(s.chosen().sets()),
+                                null),
                         Term.data(
-                                "A_t",
-                                size,
-                                amps(a.terminalA() / s.chosen().sets()),
-                                Origin.TABLE,
-                                t.ampacityTable()))
+                                "A_t", size, amps(a.terminalA() / s.chosen().sets()), Origin.TABLE, t.ampacityTable()))
                 .step(
                         "",
                         "corrected ampacity, 90 °C column",
@@ -284,13 +253,11 @@ final class CircuitFigures {
                         amps(a.correctedA()) + ", at least " + current,
                         "NEC 310.15(B), (C)",
                         Term.computed(
-                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
-                        Term.data(
-                                "A_90",
-                                size,
-                                amps(a.ninetyA() / s.chosen().sets()),
-                                Origin.TABLE,
-                                t.ampacityTable()),
+                                "sets",
+                                "parallel sets",
+                                String.valueOf(s.chosen().sets()),
+                                null),
+                        Term.data("A_90", size, amps(a.ninetyA() / s.chosen().sets()), Origin.TABLE, t.ampacityTable()),
                         Term.data(
                                 "F_t",
                                 "ambient " + celsius(a.ambientC()),
@@ -319,9 +286,7 @@ final class CircuitFigures {
                         "EGC",
                         "equipment ground in each raceway",
                         "{base}, area times {ratio} where raised for drop",
-                        s.ground() == null
-                                ? "above the table"
-                                : Counts.conductor(s.ground(), run.material()),
+                        s.ground() == null ? "above the table" : Counts.conductor(s.ground(), run.material()),
                         "NEC 250.122(A), (B)",
                         Term.data(
                                 "base",
@@ -351,19 +316,20 @@ final class CircuitFigures {
         ConductorSizing s = design.run().sizing();
         VoltageDrop drop = s.chosen().drop();
         VoltageDrop.Circuit c = s.input().circuit();
-        String answer =
-                Show.number(drop.dropPct(), 2) + " %, " + Show.number(drop.dropV(), 2) + " V";
+        String answer = Show.number(drop.dropPct(), 2) + " %, " + Show.number(drop.dropV(), 2) + " V";
         return Working.of("run.drop", "Voltage drop of the AC run", answer)
                 .step(
                         "ΔV",
-                        "three-phase drop at power factor {cos φ}"
-                                .replace("{cos φ}", Show.number(c.powerFactor(), 2)),
+                        "three-phase drop at power factor {cos φ}".replace("{cos φ}", Show.number(c.powerFactor(), 2)),
                         "√3 · {I} / {sets} · ({R} · cos φ + {X} · sin φ) · {L} / 1000",
                         answer,
                         "NEC Chapter 9 Table 9",
                         Term.computed("I", "current", amps(c.currentA()), "run.size"),
                         Term.computed(
-                                "sets", "parallel sets", String.valueOf(s.chosen().sets()), null),
+                                "sets",
+                                "parallel sets",
+                                String.valueOf(s.chosen().sets()),
+                                null),
                         Term.data(
                                 "R",
                                 "resistance at 75 °C",
@@ -376,11 +342,7 @@ final class CircuitFigures {
                                 drop.reactancePerKft() + " Ω/kft",
                                 Origin.TABLE,
                                 tables.conductors().acTable()),
-                        Term.computed(
-                                "L",
-                                "length one way",
-                                significant(c.lengthFt(), 5) + " ft",
-                                "run.length"))
+                        Term.computed("L", "length one way", significant(c.lengthFt(), 5) + " ft", "run.length"))
                 .note("The linear formula is good for small angles between the two voltages.")
                 .build();
     }

@@ -32,8 +32,7 @@ public final class Figures {
         String kind = slash < 0 ? key : key.substring(0, slash);
         String place = slash < 0 ? "" : key.substring(slash + 1);
         return switch (kind) {
-            case "survey.closure" ->
-                    design.plan().tape() == null ? null : SiteFigures.closure(design);
+            case "survey.closure" -> design.plan().tape() == null ? null : SiteFigures.closure(design);
             case "site.qh" -> SiteFigures.velocityPressure(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
@@ -50,12 +49,11 @@ public final class Figures {
             case "strings.shortest" -> CircuitFigures.shortest(design);
             case "strings.current" -> CircuitFigures.trackerCurrent(design);
             case "run.length" -> CircuitFigures.runLength(design);
-            case "run.size" ->
-                    design.run().sizing() == null ? null : CircuitFigures.runSize(design, tables);
-            case "run.drop" ->
-                    design.run().sizing() == null || !design.run().sizing().feasible()
-                            ? null
-                            : CircuitFigures.runDrop(design, tables);
+            case "run.size" -> design.run().sizing() == null ? null : CircuitFigures.runSize(design, tables);
+            case "run.drop" -> design.run().sizing() == null
+                            || !design.run().sizing().feasible()
+                    ? null
+                    : CircuitFigures.runDrop(design, tables);
             default -> null;
         };
     }
@@ -80,25 +78,23 @@ public final class Figures {
 
     /** Keys of the figures of the whole job, in reading order. */
     public List<String> keys() {
-        List<String> keys =
-                new ArrayList<>(
-                        List.of(
-                                "survey.closure",
-                                "site.qh",
-                                "array.gap",
-                                "array.setback",
-                                "total.modules",
-                                "total.dc",
-                                "total.ac",
-                                "total.ratio",
-                                "total.blocks",
-                                "roof.footprint",
-                                "strings.longest",
-                                "strings.shortest",
-                                "strings.current",
-                                "run.length",
-                                "run.size",
-                                "run.drop"));
+        List<String> keys = new ArrayList<>(List.of(
+                "survey.closure",
+                "site.qh",
+                "array.gap",
+                "array.setback",
+                "total.modules",
+                "total.dc",
+                "total.ac",
+                "total.ratio",
+                "total.blocks",
+                "roof.footprint",
+                "strings.longest",
+                "strings.shortest",
+                "strings.current",
+                "run.length",
+                "run.size",
+                "run.drop"));
         HoldDown.Position worst = design.holdDown().worst();
         if (worst != null) {
             keys.add("ballast/" + worst.number());

@@ -62,8 +62,10 @@ final class HoldDownFigures {
                                 job.array().tray().shared() == null
                                         ? "none"
                                         : significant(
-                                                        Unit.SQUARE_FOOT.fromSi(
-                                                                job.array().tray().shared().si()),
+                                                        Unit.SQUARE_FOOT.fromSi(job.array()
+                                                                .tray()
+                                                                .shared()
+                                                                .si()),
                                                         4)
                                                 + " ft²",
                                 Origin.CATALOGUE,
@@ -99,8 +101,7 @@ final class HoldDownFigures {
                         significant(p.normalisedAreaFt2(), 4) + " ft²",
                         "Fig. 29.4-7",
                         Term.computed("L_b", "normalising length", feet(p.lengthLbM()), null),
-                        Term.computed(
-                                "A", "effective wind area", significant(areaFt2, 4) + " ft²", null))
+                        Term.computed("A", "effective wind area", significant(areaFt2, 4) + " ft²", null))
                 .step(
                         "(GC_rn)_nom",
                         "nominal net coefficient, zone "
@@ -148,10 +149,7 @@ final class HoldDownFigures {
                         significant(p.gammaE(), 2),
                         CLAUSE,
                         Term.computed(
-                                "reach",
-                                "reach of the factor",
-                                feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()),
-                                null))
+                                "reach", "reach of the factor", feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()), null))
                 .step(
                         "p",
                         "uplift, normal to the module, strength level",
@@ -161,40 +159,28 @@ final class HoldDownFigures {
                         Term.computed(
                                 "q_h",
                                 "velocity pressure",
-                                significant(
-                                                Unit.POUND_PER_SQUARE_FOOT.fromSi(
-                                                        s.velocityPressurePa()),
-                                                5)
-                                        + " psf",
+                                significant(Unit.POUND_PER_SQUARE_FOOT.fromSi(s.velocityPressurePa()), 5) + " psf",
                                 "site.qh"),
                         Term.computed("γ_p", "parapet factor", significant(p.gammaP(), 4), null),
                         Term.computed("γ_c", "chord factor", significant(p.gammaC(), 4), null),
                         Term.computed("γ_E", "edge factor", significant(p.gammaE(), 2), null),
-                        Term.computed(
-                                "(GC_rn)_nom",
-                                "nominal coefficient",
-                                significant(p.nominal(), 4),
-                                null))
-                .note(
-                        "Downward the same without the edge factor: "
-                                + Show.both(units, Dimension.LOAD, p.downPa())
-                                + ".")
+                        Term.computed("(GC_rn)_nom", "nominal coefficient", significant(p.nominal(), 4), null))
+                .note("Downward the same without the edge factor: "
+                        + Show.both(units, Dimension.LOAD, p.downPa())
+                        + ".")
                 .note("A parapet raises this load (factor 0.9 to 1.2); shelter is never assumed.")
-                .note(
-                        "No minimum design pressure is applied; where the adopted code asks for one it can govern.")
+                .note("No minimum design pressure is applied; where the adopted code asks for one it can govern.")
                 .build();
     }
 
-    private static String edgeWords(
-            HoldDown.Demand demand, TiltedArray.Setting s, UnitSystem units) {
+    private static String edgeWords(HoldDown.Demand demand, TiltedArray.Setting s, UnitSystem units) {
         if (demand.openSide() == null) {
             return "no side is open";
         }
         HoldDown.OpenSide side = demand.openSide();
-        String gap =
-                Double.isInfinite(side.gapM())
-                        ? "nothing beside it"
-                        : Show.in(units, Dimension.ROOF_LENGTH, side.gapM()) + " to the next panel";
+        String gap = Double.isInfinite(side.gapM())
+                ? "nothing beside it"
+                : Show.in(units, Dimension.ROOF_LENGTH, side.gapM()) + " to the next panel";
         return side.name()
                 + " side open ("
                 + gap
@@ -214,15 +200,11 @@ final class HoldDownFigures {
         Job job = design.job();
         UnitSystem units = job.project().units();
         String method = b.hold().factors().combination();
-        String blocks =
-                b.blocksNeeded()
-                        + (b.blocksNeeded() == 1 ? " block" : " blocks")
-                        + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");
+        String blocks = b.blocksNeeded()
+                + (b.blocksNeeded() == 1 ? " block" : " blocks")
+                + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");
         Working.Builder w =
-                Working.of(
-                        "ballast/" + position.number(),
-                        "Ballast of position " + position.number(),
-                        blocks);
+                Working.of("ballast/" + position.number(), "Ballast of position " + position.number(), blocks);
         for (HoldDown.Share share : position.shares()) {
             HoldDown.Demand demand = design.holdDown().demands().get(share.module());
             String number = demand.module().number();
@@ -231,7 +213,8 @@ final class HoldDownFigures {
                     "share of module " + number,
                     "{part} of {p} on {A_m}",
                     "zone " + demand.zone(),
-                    "tray system: one position per " + job.array().tray().positions().key(),
+                    "tray system: one position per "
+                            + job.array().tray().positions().key(),
                     Term.data(
                             "part",
                             "share",
@@ -246,27 +229,26 @@ final class HoldDownFigures {
                     Term.data(
                             "A_m",
                             "module area",
-                            Show.both(units, Dimension.AREA, job.array().module().areaM2()),
+                            Show.both(
+                                    units, Dimension.AREA, job.array().module().areaM2()),
                             Origin.CATALOGUE,
                             job.array().module().info()));
         }
         String uplift = Show.both(units, Dimension.FORCE, b.demand().upliftN());
         String drag = Show.both(units, Dimension.FORCE, b.demand().dragN());
         String fall = Show.number(b.hold().roofSlopeDeg(), 2) + "°";
-        Term factorW =
-                Term.data(
-                        "f_W",
-                        "factor on wind",
-                        significant(b.hold().factors().wind(), 3),
-                        Origin.TABLE,
-                        tables.wind().factorTable());
-        Term factorG =
-                Term.data(
-                        "f_G",
-                        "factor on weight",
-                        significant(b.hold().factors().dead(), 3),
-                        Origin.TABLE,
-                        tables.wind().factorTable());
+        Term factorW = Term.data(
+                "f_W",
+                "factor on wind",
+                significant(b.hold().factors().wind(), 3),
+                Origin.TABLE,
+                tables.wind().factorTable());
+        Term factorG = Term.data(
+                "f_G",
+                "factor on weight",
+                significant(b.hold().factors().dead(), 3),
+                Origin.TABLE,
+                tables.wind().factorTable());
         Term slope = Term.given("s", "fall of the roof", fall, job.roof().slope());
         return w.step(
                         "U",
@@ -274,14 +256,22 @@ final class HoldDownFigures {
                         "Σ share · p · cos({β}) · A_m",
                         uplift,
                         "resolved from the pressure normal to the module",
-                        Term.given("β", "tilt", job.array().tilt().typed(), job.array().tilt()))
+                        Term.given(
+                                "β",
+                                "tilt",
+                                job.array().tilt().typed(),
+                                job.array().tilt()))
                 .step(
                         "H",
                         "along the roof",
                         "Σ share · p · sin({β}) · A_m",
                         drag,
                         "resolved from the pressure normal to the module",
-                        Term.given("β", "tilt", job.array().tilt().typed(), job.array().tilt()))
+                        Term.given(
+                                "β",
+                                "tilt",
+                                job.array().tilt().typed(),
+                                job.array().tilt()))
                 .step(
                         "D_up",
                         "total weight against uplift",
@@ -325,7 +315,8 @@ final class HoldDownFigures {
                                 job.array().module().info()))
                 .step(
                         "n",
-                        "whole blocks, rounded up; the position takes " + b.hold().mostBlocks(),
+                        "whole blocks, rounded up; the position takes "
+                                + b.hold().mostBlocks(),
                         "{B} / {block}",
                         blocks,
                         "tray system " + job.array().tray().info().name(),

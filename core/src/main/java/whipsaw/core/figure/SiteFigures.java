@@ -23,21 +23,19 @@ final class SiteFigures {
     static Working velocityPressure(Design design, CodeTables tables) {
         VelocityPressure q = design.site().velocity();
         Job.Site site = design.job().site();
-        Terms terms =
-                Terms.of(
-                        Term.given("z", "", "", design.job().roof().height()),
-                        Term.given("z_e", "", "", site.elevation()),
-                        Term.given("K_zt", "", "", null),
-                        Term.given("V", "", "", site.wind()));
+        Terms terms = Terms.of(
+                Term.given("z", "", "", design.job().roof().height()),
+                Term.given("z_e", "", "", site.elevation()),
+                Term.given("K_zt", "", "", null),
+                Term.given("V", "", "", site.wind()));
         return Working.of(
                         "site.qh",
                         "Velocity pressure at mean roof height",
                         Show.both(design.job().project().units(), Dimension.LOAD, q.pressurePa()))
                 .steps(q.steps(terms, tables.wind()))
-                .note(
-                        "The wind speed is a 3-second gust at strength level for risk category "
-                                + site.riskCategory()
-                                + "; there is no importance factor on wind.")
+                .note("The wind speed is a 3-second gust at strength level for risk category "
+                        + site.riskCategory()
+                        + "; there is no importance factor on wind.")
                 .build();
     }
 
@@ -59,27 +57,15 @@ final class SiteFigures {
                         "√({e_x}² + {e_y}²)",
                         gap,
                         "compass-rule adjustment",
-                        Term.computed(
-                                "e_x",
-                                "sum of the legs in x",
-                                Show.number(t.closureX(), 3) + " m",
-                                null),
-                        Term.computed(
-                                "e_y",
-                                "sum of the legs in y",
-                                Show.number(t.closureY(), 3) + " m",
-                                null))
+                        Term.computed("e_x", "sum of the legs in x", Show.number(t.closureX(), 3) + " m", null),
+                        Term.computed("e_y", "sum of the legs in y", Show.number(t.closureY(), 3) + " m", null))
                 .step(
                         "",
                         "perimeter over closing error",
                         "{P} / {e}",
                         ratio,
                         "",
-                        Term.computed(
-                                "P",
-                                "perimeter",
-                                Show.both(units, Dimension.ROOF_LENGTH, t.perimeterM()),
-                                null),
+                        Term.computed("P", "perimeter", Show.both(units, Dimension.ROOF_LENGTH, t.perimeterM()), null),
                         Term.computed("e", "closing error", gap, null))
                 .note("Each corner is moved in proportion to the length walked to it.")
                 .note(
@@ -93,31 +79,24 @@ final class SiteFigures {
         UnitSystem units = design.job().project().units();
         Job.ArrayChoice array = design.job().array();
         String chosen = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
-        Working.Builder w =
-                Working.of("array.gap", "Row gap", chosen)
-                        .step(
-                                "h",
-                                "rise of a module",
-                                "{L} · sin {β}",
-                                Show.both(units, Dimension.PART_LENGTH, r.riseM()),
-                                "geometry",
-                                Term.data(
-                                        "L",
-                                        "module up the slope",
-                                        Show.both(units, Dimension.PART_LENGTH, in.slopeLengthM()),
-                                        Origin.CATALOGUE,
-                                        array.module().info()),
-                                Term.given(
-                                        "β",
-                                        "tilt",
-                                        Show.number(in.tiltDeg(), 1) + "°",
-                                        array.tilt()));
+        Working.Builder w = Working.of("array.gap", "Row gap", chosen)
+                .step(
+                        "h",
+                        "rise of a module",
+                        "{L} · sin {β}",
+                        Show.both(units, Dimension.PART_LENGTH, r.riseM()),
+                        "geometry",
+                        Term.data(
+                                "L",
+                                "module up the slope",
+                                Show.both(units, Dimension.PART_LENGTH, in.slopeLengthM()),
+                                Origin.CATALOGUE,
+                                array.module().info()),
+                        Term.given("β", "tilt", Show.number(in.tiltDeg(), 1) + "°", array.tilt()));
         if (r.shadeFree()) {
             w.step(
                             "ψ",
-                            "lowest profile angle in the window, at "
-                                    + hour(r.hour())
-                                    + " solar time",
+                            "lowest profile angle in the window, at " + hour(r.hour()) + " solar time",
                             "atan( tan e / cos(A_s − {A}) ) at latitude {φ}, declination {δ}",
                             Show.number(r.profileAngleDeg(), 2) + "°",
                             "solar geometry, no refraction",
@@ -131,30 +110,15 @@ final class SiteFigures {
                                     "declination of the shortest day",
                                     Show.number(in.declinationDeg(), 2) + "°",
                                     "winter solstice"),
-                            Term.given(
-                                    "A",
-                                    "azimuth the rows face",
-                                    Show.number(in.facingDeg(), 1) + "°",
-                                    null))
+                            Term.given("A", "azimuth the rows face", Show.number(in.facingDeg(), 1) + "°", null))
                     .step(
                             "g",
-                            "shade-free gap, window "
-                                    + hour(in.fromHour())
-                                    + " to "
-                                    + hour(in.toHour()),
+                            "shade-free gap, window " + hour(in.fromHour()) + " to " + hour(in.toHour()),
                             "{h} / tan {ψ}",
                             Show.both(units, Dimension.PART_LENGTH, r.gapM()),
                             "geometry",
-                            Term.computed(
-                                    "h",
-                                    "rise",
-                                    Show.both(units, Dimension.PART_LENGTH, r.riseM()),
-                                    null),
-                            Term.computed(
-                                    "ψ",
-                                    "profile angle",
-                                    Show.number(r.profileAngleDeg(), 2) + "°",
-                                    null));
+                            Term.computed("h", "rise", Show.both(units, Dimension.PART_LENGTH, r.riseM()), null),
+                            Term.computed("ψ", "profile angle", Show.number(r.profileAngleDeg(), 2) + "°", null));
         } else {
             w.note("The sun is at or below the horizon within the window: no gap is shade-free.");
         }
@@ -166,8 +130,7 @@ final class SiteFigures {
                         "",
                         chosen,
                         array.tray().info().name())
-                .note(
-                        "The rows are taken as standing on a level roof; the fall of the roof is not in the gap.")
+                .note("The rows are taken as standing on a level roof; the fall of the roof is not in the gap.")
                 .build();
     }
 
@@ -198,12 +161,14 @@ final class SiteFigures {
                     Term.computed(
                             "a",
                             "long side",
-                            Show.both(units, Dimension.ROOF_LENGTH, design.plan().longSideM()),
+                            Show.both(
+                                    units, Dimension.ROOF_LENGTH, design.plan().longSideM()),
                             null),
                     Term.computed(
                             "b",
                             "short side",
-                            Show.both(units, Dimension.ROOF_LENGTH, design.plan().shortSideM()),
+                            Show.both(
+                                    units, Dimension.ROOF_LENGTH, design.plan().shortSideM()),
                             null),
                     Term.data(
                             "rule",

@@ -41,31 +41,40 @@ final class TotalFigures {
                         Term.computed(
                                 "r",
                                 "depth of a row",
-                                Show.both(units, Dimension.ROOF_LENGTH, design.layout().depthM()),
+                                Show.both(
+                                        units,
+                                        Dimension.ROOF_LENGTH,
+                                        design.layout().depthM()),
                                 null),
                         Term.computed(
                                 "g",
                                 "row gap",
-                                Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
+                                Show.both(
+                                        units,
+                                        Dimension.PART_LENGTH,
+                                        design.layout().gapM()),
                                 "array.gap"),
                         Term.computed(
                                 "d",
                                 "set-back",
-                                Show.both(units, Dimension.ROOF_LENGTH, design.layout().setbackM()),
+                                Show.both(
+                                        units,
+                                        Dimension.ROOF_LENGTH,
+                                        design.layout().setbackM()),
                                 "array.setback"))
                 .note(
                         "All rows share one column grid, set where it takes most modules on the bare roof; obstructions cut out only what they must.")
-                .note(
-                        "Fewer than "
-                                + design.job().array().tray().shortestRow()
-                                + " modules side by side are left out (tray system).")
+                .note("Fewer than "
+                        + design.job().array().tray().shortestRow()
+                        + " modules side by side are left out (tray system).")
                 .build();
     }
 
     static Working dc(Design design) {
         Job.ArrayChoice array = design.job().array();
         String dc = Show.number(design.circuits().dcW() / 1000, 2) + " kW";
-        int inStrings = design.layout().modules().size() - design.circuits().leftOut().size();
+        int inStrings =
+                design.layout().modules().size() - design.circuits().leftOut().size();
         return Working.of("total.dc", "DC power", dc)
                 .step(
                         "P_dc",
@@ -73,11 +82,7 @@ final class TotalFigures {
                         "{n} · {P}",
                         dc,
                         "",
-                        Term.computed(
-                                "n",
-                                "modules in strings",
-                                String.valueOf(inStrings),
-                                "total.modules"),
+                        Term.computed("n", "modules in strings", String.valueOf(inStrings), "total.modules"),
                         Term.data(
                                 "P",
                                 "module power",
@@ -138,37 +143,33 @@ final class TotalFigures {
     static Working blocks(Design design) {
         UnitSystem units = design.job().project().units();
         int blocks = design.holdDown().blocks();
-        Working.Builder w =
-                Working.of(
-                                "total.blocks",
-                                "Blocks",
-                                blocks
-                                        + " blocks, "
-                                        + Show.both(
-                                                units,
-                                                Dimension.MASS,
-                                                design.holdDown().ballastKg()))
-                        .step(
-                                "",
-                                "sum over "
-                                        + design.holdDown().positions().size()
-                                        + " positions, each rounded up to whole blocks",
-                                "Σ n · {block}",
-                                Show.both(units, Dimension.MASS, design.holdDown().ballastKg()),
-                                "",
-                                Term.data(
-                                        "block",
-                                        "one block",
-                                        Show.both(
-                                                units,
-                                                Dimension.MASS,
-                                                design.job().array().block().mass().si()),
-                                        Origin.CATALOGUE,
-                                        design.job().array().block().info()));
+        Working.Builder w = Working.of(
+                        "total.blocks",
+                        "Blocks",
+                        blocks
+                                + " blocks, "
+                                + Show.both(
+                                        units, Dimension.MASS, design.holdDown().ballastKg()))
+                .step(
+                        "",
+                        "sum over "
+                                + design.holdDown().positions().size()
+                                + " positions, each rounded up to whole blocks",
+                        "Σ n · {block}",
+                        Show.both(units, Dimension.MASS, design.holdDown().ballastKg()),
+                        "",
+                        Term.data(
+                                "block",
+                                "one block",
+                                Show.both(
+                                        units,
+                                        Dimension.MASS,
+                                        design.job().array().block().mass().si()),
+                                Origin.CATALOGUE,
+                                design.job().array().block().info()));
         if (design.holdDown().missingBlocks() > 0) {
-            w.note(
-                    design.holdDown().missingBlocks()
-                            + " more blocks are needed than the positions take; they are not in the total.");
+            w.note(design.holdDown().missingBlocks()
+                    + " more blocks are needed than the positions take; they are not in the total.");
         }
         return w.note("Select a position on the drawing for its own working.").build();
     }
@@ -177,57 +178,50 @@ final class TotalFigures {
         RoofLoads loads = design.loads();
         UnitSystem units = design.job().project().units();
         String answer = Show.both(units, Dimension.LOAD, loads.footprint().loadPa());
-        Working.Builder w =
-                Working.of("roof.footprint", "Added load over the array", answer)
-                        .step(
-                                "m",
-                                "mass of the array",
-                                "{modules} + {racking} + {ballast}",
-                                Show.both(units, Dimension.MASS, loads.totalKg()),
-                                "",
-                                Term.data(
-                                        "modules",
-                                        "modules",
-                                        Show.both(units, Dimension.MASS, loads.moduleKg()),
-                                        Origin.CATALOGUE,
-                                        design.job().array().module().info()),
-                                Term.data(
-                                        "racking",
-                                        "racking",
-                                        Show.both(units, Dimension.MASS, loads.rackingKg()),
-                                        Origin.CATALOGUE,
-                                        design.job().array().tray().info()),
-                                Term.computed(
-                                        "ballast",
-                                        "blocks",
-                                        Show.both(units, Dimension.MASS, loads.ballastKg()),
-                                        "total.blocks"))
-                        .step(
-                                "q",
-                                "average over the outline of the array, row gaps included, walkways not",
-                                "{m} · g / {A}",
-                                answer,
-                                "g = 9.80665 m/s²",
-                                Term.computed(
-                                        "m",
-                                        "mass",
-                                        Show.both(units, Dimension.MASS, loads.totalKg()),
-                                        null),
-                                Term.computed(
-                                        "A",
-                                        "footprint",
-                                        Show.both(
-                                                units, Dimension.AREA, loads.footprint().areaM2()),
-                                        null));
+        Working.Builder w = Working.of("roof.footprint", "Added load over the array", answer)
+                .step(
+                        "m",
+                        "mass of the array",
+                        "{modules} + {racking} + {ballast}",
+                        Show.both(units, Dimension.MASS, loads.totalKg()),
+                        "",
+                        Term.data(
+                                "modules",
+                                "modules",
+                                Show.both(units, Dimension.MASS, loads.moduleKg()),
+                                Origin.CATALOGUE,
+                                design.job().array().module().info()),
+                        Term.data(
+                                "racking",
+                                "racking",
+                                Show.both(units, Dimension.MASS, loads.rackingKg()),
+                                Origin.CATALOGUE,
+                                design.job().array().tray().info()),
+                        Term.computed(
+                                "ballast",
+                                "blocks",
+                                Show.both(units, Dimension.MASS, loads.ballastKg()),
+                                "total.blocks"))
+                .step(
+                        "q",
+                        "average over the outline of the array, row gaps included, walkways not",
+                        "{m} · g / {A}",
+                        answer,
+                        "g = 9.80665 m/s²",
+                        Term.computed("m", "mass", Show.both(units, Dimension.MASS, loads.totalKg()), null),
+                        Term.computed(
+                                "A",
+                                "footprint",
+                                Show.both(
+                                        units, Dimension.AREA, loads.footprint().areaM2()),
+                                null));
         allowance(w, design, loads.footprint());
-        return w.note(
-                        "Governs deck and purlins as an average; the heaviest positions press more where they stand.")
+        return w.note("Governs deck and purlins as an average; the heaviest positions press more where they stand.")
                 .note(
                         design.plan().bays().isEmpty()
                                 ? "No bays are known: the verdict is by the footprint alone."
                                 : "Girders and columns are governed by the bays.")
-                .note(
-                        "Snow, drift and ponding are not in this load; they are for the engineer's check.")
+                .note("Snow, drift and ponding are not in this load; they are for the engineer's check.")
                 .build();
     }
 
@@ -240,15 +234,11 @@ final class TotalFigures {
         UnitSystem units = design.job().project().units();
         w.step(
                 "η",
-                "utilisation of the allowance given by "
-                        + allowance.givenBy()
-                        + " on "
-                        + allowance.date(),
+                "utilisation of the allowance given by " + allowance.givenBy() + " on " + allowance.date(),
                 "{q} / {q_a}",
                 Show.number(load.utilisation(), 3),
                 "",
-                Term.computed(
-                        "q", "added load", Show.both(units, Dimension.LOAD, load.loadPa()), null),
+                Term.computed("q", "added load", Show.both(units, Dimension.LOAD, load.loadPa()), null),
                 Term.given(
                         "q_a",
                         "allowance for added load",
@@ -263,24 +253,23 @@ final class TotalFigures {
                 continue;
             }
             String answer = Show.both(units, Dimension.LOAD, bay.load().loadPa());
-            Working.Builder w =
-                    Working.of("roof.bay/" + name, "Added load over bay " + name, answer)
-                            .step(
-                                    "q",
-                                    "average over the part of the bay on the roof; modules across a grid line count by area",
-                                    "{m} · g / {A}",
-                                    answer,
-                                    "g = 9.80665 m/s²",
-                                    Term.computed(
-                                            "m",
-                                            "array inside the bay",
-                                            Show.both(units, Dimension.MASS, bay.load().massKg()),
-                                            null),
-                                    Term.computed(
-                                            "A",
-                                            "area of the bay",
-                                            Show.both(units, Dimension.AREA, bay.load().areaM2()),
-                                            null));
+            Working.Builder w = Working.of("roof.bay/" + name, "Added load over bay " + name, answer)
+                    .step(
+                            "q",
+                            "average over the part of the bay on the roof; modules across a grid line count by area",
+                            "{m} · g / {A}",
+                            answer,
+                            "g = 9.80665 m/s²",
+                            Term.computed(
+                                    "m",
+                                    "array inside the bay",
+                                    Show.both(units, Dimension.MASS, bay.load().massKg()),
+                                    null),
+                            Term.computed(
+                                    "A",
+                                    "area of the bay",
+                                    Show.both(units, Dimension.AREA, bay.load().areaM2()),
+                                    null));
             allowance(w, design, bay.load());
             return w.build();
         }

@@ -52,11 +52,7 @@ public record Ballast(
      * @param factors load factors of the method
      */
     public record Hold(
-            double friction,
-            double blockKg,
-            int mostBlocks,
-            double roofSlopeDeg,
-            WindTables.LoadFactors factors) {}
+            double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {}
 
     /** Whether more blocks are needed than the position takes. */
     public boolean full() {
@@ -85,12 +81,11 @@ public record Ballast(
         double sin = Math.sin(Math.toRadians(h.roofSlopeDeg()));
         double grip = h.friction() * cos - sin;
         if (grip <= 0) {
-            throw new IllegalArgumentException(
-                    "no weight holds: friction "
-                            + h.friction()
-                            + " does not exceed the fall of "
-                            + h.roofSlopeDeg()
-                            + " deg");
+            throw new IllegalArgumentException("no weight holds: friction "
+                    + h.friction()
+                    + " does not exceed the fall of "
+                    + h.roofSlopeDeg()
+                    + " deg");
         }
         double fG = h.factors().dead();
         double fW = h.factors().wind();
@@ -105,24 +100,9 @@ public record Ballast(
             double weightN = (d.ownMassKg() + placed * h.blockKg()) * GRAVITY;
             double pressing = fG * weightN * cos - fW * d.upliftN();
             tension = Math.max(0, -pressing);
-            shear =
-                    Math.max(
-                            0,
-                            fW * d.dragN()
-                                    + fG * weightN * sin
-                                    - h.friction() * Math.max(0, pressing));
+            shear = Math.max(0, fW * d.dragN() + fG * weightN * sin - h.friction() * Math.max(0, pressing));
         }
-        return new Ballast(
-                d,
-                h,
-                upliftKg,
-                slidingKg,
-                requiredKg,
-                needed,
-                placed,
-                slidingKg > upliftKg,
-                tension,
-                shear);
+        return new Ballast(d, h, upliftKg, slidingKg, requiredKg, needed, placed, slidingKg > upliftKg, tension, shear);
     }
 
     /**

@@ -59,8 +59,7 @@ public record HoldDown(
      * @param s middle along the row
      * @param t middle across the rows
      */
-    public record Position(
-            int index, String number, double s, double t, List<Share> shares, Ballast ballast) {}
+    public record Position(int index, String number, double s, double t, List<Share> shares, Ballast ballast) {}
 
     public int blocks() {
         return positions.stream().mapToInt(p -> p.ballast().blocksPlaced()).sum();

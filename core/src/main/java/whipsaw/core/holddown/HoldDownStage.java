@@ -29,50 +29,40 @@ public final class HoldDownStage {
     private final Map<List<Double>, Ballast> ballasts = new HashMap<>();
     private final Ballast.Hold hold;
 
-    private HoldDownStage(
-            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+    private HoldDownStage(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
         this.job = job;
         this.plan = plan;
         this.site = site;
         this.layout = layout;
         this.tables = tables;
-        this.oneModule =
-                new TiltedArray.Setting(
-                        job.roof().height().si(),
-                        plan.longSideM(),
-                        plan.shortSideM(),
-                        plan.highestParapetM(),
-                        job.array().tilt().si(),
-                        job.array().module().width().si(),
-                        job.array().module().areaM2(),
-                        site.velocity().pressurePa());
-        this.hold =
-                new Ballast.Hold(
-                        job.array().tray().friction().get(job.roof().covering()),
-                        job.array().block().mass().si(),
-                        job.array().tray().mostBlocks(),
-                        job.roof().slope().si(),
-                        tables.wind().loadFactors(METHOD));
+        this.oneModule = new TiltedArray.Setting(
+                job.roof().height().si(),
+                plan.longSideM(),
+                plan.shortSideM(),
+                plan.highestParapetM(),
+                job.array().tilt().si(),
+                job.array().module().width().si(),
+                job.array().module().areaM2(),
+                site.velocity().pressurePa());
+        this.hold = new Ballast.Hold(
+                job.array().tray().friction().get(job.roof().covering()),
+                job.array().block().mass().si(),
+                job.array().tray().mostBlocks(),
+                job.roof().slope().si(),
+                tables.wind().loadFactors(METHOD));
     }
 
     /** The tray system must list a friction for the roof's covering. */
-    public static HoldDown of(
-            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+    public static HoldDown of(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
         return new HoldDownStage(job, plan, site, layout, tables).solve();
     }
 
     private HoldDown solve() {
-        List<String> outside =
-                TiltedArray.outsideScope(
-                        oneModule,
-                        job.roof().slope().si(),
-                        layout.lowEdgeM(),
-                        layout.highEdgeM(),
-                        Double.POSITIVE_INFINITY);
+        List<String> outside = TiltedArray.outsideScope(
+                oneModule, job.roof().slope().si(), layout.lowEdgeM(), layout.highEdgeM(), Double.POSITIVE_INFINITY);
         List<ArrayLayout.Module> near = new ArrayList<>();
         List<HoldDown.Demand> demands = new ArrayList<>();
-        Neighbours neighbours =
-                new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
+        Neighbours neighbours = new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
         double[] fromRowEnd = neighbours.fromRowEnd();
         JoinedModules joined = new JoinedModules(layout, job.array().tray().linksRows());
         for (ArrayLayout.Module m : layout.modules()) {
@@ -80,13 +70,12 @@ public final class HoldDownStage {
             if (tooNear(corners)) {
                 near.add(m);
             }
-            demands.add(
-                    demand(
-                            m,
-                            site.zones().zone(corners),
-                            neighbours.openSides(m),
-                            fromRowEnd[m.index()],
-                            joined.size(m.index())));
+            demands.add(demand(
+                    m,
+                    site.zones().zone(corners),
+                    neighbours.openSides(m),
+                    fromRowEnd[m.index()],
+                    joined.size(m.index())));
         }
         return new HoldDown(outside, near, demands, positions(demands), hold.friction());
     }
@@ -102,37 +91,26 @@ public final class HoldDownStage {
     }
 
     private HoldDown.Demand demand(
-            ArrayLayout.Module m,
-            String zone,
-            List<Neighbours.Side> open,
-            double fromRowEnd,
-            int joined) {
+            ArrayLayout.Module m, String zone, List<Neighbours.Side> open, double fromRowEnd, int joined) {
         HoldDown.OpenSide side = null;
         boolean exposed = false;
         for (Neighbours.Side s : open) {
-            boolean here =
-                    TiltedArray.exposed(
-                            s.toBuildingEdgeM(),
-                            s.alongRow() ? s.gapM() : 0,
-                            s.alongRow() ? 0 : s.gapM(),
-                            oneModule.meanRoofHeightM(),
-                            layout.highEdgeM());
+            boolean here = TiltedArray.exposed(
+                    s.toBuildingEdgeM(),
+                    s.alongRow() ? s.gapM() : 0,
+                    s.alongRow() ? 0 : s.gapM(),
+                    oneModule.meanRoofHeightM(),
+                    layout.highEdgeM());
             if (side == null || (here && !exposed)) {
                 side = new HoldDown.OpenSide(s.name(), s.toBuildingEdgeM(), s.gapM());
             }
             exposed |= here;
         }
-        boolean edgeFactor =
-                exposed
-                        && Limits.atMost(
-                                fromRowEnd, TiltedArray.EDGE_FACTOR_REACH * oneModule.chordM());
+        boolean edgeFactor = exposed && Limits.atMost(fromRowEnd, TiltedArray.EDGE_FACTOR_REACH * oneModule.chordM());
         double area = effectiveAreaM2(joined);
-        TiltedArray.Pressure pressure =
-                pressures.computeIfAbsent(
-                        zone + edgeFactor + area,
-                        key ->
-                                TiltedArray.pressure(
-                                        oneModule.withArea(area), zone, edgeFactor, tables.wind()));
+        TiltedArray.Pressure pressure = pressures.computeIfAbsent(
+                zone + edgeFactor + area,
+                key -> TiltedArray.pressure(oneModule.withArea(area), zone, edgeFactor, tables.wind()));
         return new HoldDown.Demand(m, zone, side, exposed, fromRowEnd, joined, pressure);
     }
 
@@ -168,9 +146,7 @@ public final class HoldDownStage {
                 HoldDown.Share half = new HoldDown.Share(i, 0.5);
                 String number = m.row() + "-J" + m.column();
                 List<HoldDown.Share> shares =
-                        i == run.firstIndex()
-                                ? List.of(half)
-                                : List.of(new HoldDown.Share(i - 1, 0.5), half);
+                        i == run.firstIndex() ? List.of(half) : List.of(new HoldDown.Share(i - 1, 0.5), half);
                 add(positions, number, m.s(), m.t() + middle, shares, demands);
                 if (i == run.lastIndex()) {
                     add(
@@ -201,15 +177,12 @@ public final class HoldDownStage {
             TiltedArray.Pressure p = demands.get(share.module()).pressure();
             upliftN += share.part() * p.upliftVerticalPa() * area;
             dragN += share.part() * p.upliftAlongPa() * area;
-            massKg +=
-                    share.part()
-                            * (job.array().module().mass().si()
-                                    + job.array().tray().rackingMass().si());
+            massKg += share.part()
+                    * (job.array().module().mass().si()
+                            + job.array().tray().rackingMass().si());
         }
         Ballast.Demand demand = new Ballast.Demand(upliftN, dragN, massKg);
-        Ballast ballast =
-                ballasts.computeIfAbsent(
-                        List.of(upliftN, dragN, massKg), key -> Ballast.of(demand, hold));
+        Ballast ballast = ballasts.computeIfAbsent(List.of(upliftN, dragN, massKg), key -> Ballast.of(demand, hold));
         positions.add(new HoldDown.Position(positions.size(), number, s, t, shares, ballast));
     }
 }

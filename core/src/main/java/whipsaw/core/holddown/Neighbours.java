@@ -42,14 +42,7 @@ final class Neighbours {
     }
 
     private void add(
-            List<Side> open,
-            String name,
-            double gap,
-            double s,
-            double t,
-            double ds,
-            double dt,
-            boolean alongRow) {
+            List<Side> open, String name, double gap, double s, double t, double ds, double dt, boolean alongRow) {
         if (gap > openM) {
             open.add(new Side(name, toBuildingEdge(s, t, ds, dt), gap, alongRow));
         }
@@ -65,10 +58,9 @@ final class Neighbours {
 
     private double gapRight(ArrayLayout.Module m) {
         int i = m.index() + 1;
-        ArrayLayout.Module after = i == layout.modules().size() ? null : layout.modules().get(i);
-        return after == null || after.row() != m.row()
-                ? Double.POSITIVE_INFINITY
-                : after.s() - m.s() - layout.alongM();
+        ArrayLayout.Module after =
+                i == layout.modules().size() ? null : layout.modules().get(i);
+        return after == null || after.row() != m.row() ? Double.POSITIVE_INFINITY : after.s() - m.s() - layout.alongM();
     }
 
     /**
@@ -142,8 +134,7 @@ final class Neighbours {
             int start = 0;
             for (int i = 0; i < row.size(); i++) {
                 boolean ends =
-                        i + 1 == row.size()
-                                || row.get(i + 1).s() - row.get(i).s() - layout.alongM() > openM;
+                        i + 1 == row.size() || row.get(i + 1).s() - row.get(i).s() - layout.alongM() > openM;
                 if (!ends) {
                     continue;
                 }

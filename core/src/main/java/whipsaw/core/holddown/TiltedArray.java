@@ -44,14 +44,7 @@ public final class TiltedArray {
         /** The same with another effective area. */
         Setting withArea(double areaM2) {
             return new Setting(
-                    meanRoofHeightM,
-                    longSideM,
-                    shortSideM,
-                    parapetM,
-                    tiltDeg,
-                    chordM,
-                    areaM2,
-                    velocityPressurePa);
+                    meanRoofHeightM, longSideM, shortSideM, parapetM, tiltDeg, chordM, areaM2, velocityPressurePa);
         }
     }
 
@@ -99,14 +92,10 @@ public final class TiltedArray {
     }
 
     /** Computes the pressures of a panel in a zone ({@code 1}, {@code 2} or {@code 3}). */
-    public static Pressure pressure(
-            Setting s, String zone, boolean edgeFactorActs, WindTables tables) {
+    public static Pressure pressure(Setting s, String zone, boolean edgeFactorActs, WindTables tables) {
         double hFt = Unit.FOOT.fromSi(s.meanRoofHeightM());
         double longFt = Unit.FOOT.fromSi(s.longSideM());
-        double lbFt =
-                Math.min(
-                        Math.min(0.4 * Math.sqrt(hFt * longFt), hFt),
-                        Unit.FOOT.fromSi(s.shortSideM()));
+        double lbFt = Math.min(Math.min(0.4 * Math.sqrt(hFt * longFt), hFt), Unit.FOOT.fromSi(s.shortSideM()));
         double base = Math.max(lbFt, 15); // Fig. 29.4-7
         double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
         double normalisedFt2 = 1000 / (base * base) * areaFt2;
@@ -116,16 +105,7 @@ public final class TiltedArray {
         double nominal = tables.gcrnNominal(zone, s.tiltDeg(), normalisedFt2);
         double downPa = s.velocityPressurePa() * gammaP * gammaC * nominal;
         return new Pressure(
-                s,
-                zone,
-                Unit.FOOT.toSi(lbFt),
-                normalisedFt2,
-                gammaP,
-                gammaC,
-                gammaE,
-                nominal,
-                downPa * gammaE,
-                downPa);
+                s, zone, Unit.FOOT.toSi(lbFt), normalisedFt2, gammaP, gammaC, gammaE, nominal, downPa * gammaE, downPa);
     }
 
     /**
@@ -145,10 +125,7 @@ public final class TiltedArray {
         addIf(codes, Limits.above(Unit.FOOT.fromSi(s.chordM()), 6.7), "chord_gt_6.7ft");
         addIf(codes, Limits.above(Unit.FOOT.fromSi(lowEdgeM), 2), "h1_gt_2ft");
         addIf(codes, Limits.above(Unit.FOOT.fromSi(highEdgeM), 4), "h2_gt_4ft");
-        addIf(
-                codes,
-                Limits.above(clearNeededM(highEdgeM, s.parapetM()), edgeClearM),
-                "edge_clear_lt_min");
+        addIf(codes, Limits.above(clearNeededM(highEdgeM, s.parapetM()), edgeClearM), "edge_clear_lt_min");
         Collections.sort(codes);
         return codes;
     }
@@ -176,11 +153,7 @@ public final class TiltedArray {
      * @param highEdgeM upper edge of the panel above the roof
      */
     public static boolean exposed(
-            double toBuildingEdgeM,
-            double toArrayM,
-            double toNextRowM,
-            double meanRoofHeightM,
-            double highEdgeM) {
+            double toBuildingEdgeM, double toArrayM, double toNextRowM, double meanRoofHeightM, double highEdgeM) {
         double open = openGapM(highEdgeM);
         return Limits.above(toBuildingEdgeM, 0.5 * meanRoofHeightM)
                 && (Limits.above(toArrayM, open) || Limits.above(toNextRowM, open));

@@ -22,56 +22,49 @@ final class CatalogueReader {
                 doc.text("maker", "Maker", 80),
                 doc.text("name", "Name", 120),
                 doc.text("source", "Source", 300),
-                DataStatus.valueOf(
-                        doc.choice(
-                                        "status",
-                                        "Status",
-                                        List.of("confirmed", "unconfirmed", "invented"))
-                                .toUpperCase(Locale.ROOT)));
+                DataStatus.valueOf(doc.choice("status", "Status", List.of("confirmed", "unconfirmed", "invented"))
+                        .toUpperCase(Locale.ROOT)));
     }
 
     static ModuleType module(Doc doc) {
-        ModuleType type =
-                new ModuleType(
-                        info(doc),
-                        doc.measure("power", Fields.MODULE_POWER),
-                        doc.measure("length", Fields.MODULE_SIDE),
-                        doc.measure("width", Fields.MODULE_SIDE),
-                        doc.measure("mass", Fields.MODULE_MASS),
-                        doc.measure("voc", Fields.MODULE_VOLTAGE),
-                        doc.measure("vmp", Fields.MODULE_VOLTAGE),
-                        doc.measure("isc", Fields.MODULE_CURRENT),
-                        doc.measure("imp", Fields.MODULE_CURRENT),
-                        doc.measure("vocCoefficient", Fields.COEFFICIENT),
-                        doc.measure("vmpCoefficient", Fields.COEFFICIENT),
-                        doc.measure("largestFuse", Fields.MODULE_CURRENT));
+        ModuleType type = new ModuleType(
+                info(doc),
+                doc.measure("power", Fields.MODULE_POWER),
+                doc.measure("length", Fields.MODULE_SIDE),
+                doc.measure("width", Fields.MODULE_SIDE),
+                doc.measure("mass", Fields.MODULE_MASS),
+                doc.measure("voc", Fields.MODULE_VOLTAGE),
+                doc.measure("vmp", Fields.MODULE_VOLTAGE),
+                doc.measure("isc", Fields.MODULE_CURRENT),
+                doc.measure("imp", Fields.MODULE_CURRENT),
+                doc.measure("vocCoefficient", Fields.COEFFICIENT),
+                doc.measure("vmpCoefficient", Fields.COEFFICIENT),
+                doc.measure("largestFuse", Fields.MODULE_CURRENT));
         doc.done();
         return type;
     }
 
     static InverterType inverter(Doc doc) {
-        InverterType type =
-                new InverterType(
-                        info(doc),
-                        doc.measure("power", Fields.INVERTER_POWER),
-                        doc.measure("lineVoltage", Fields.INVERTER_VOLTAGE),
-                        doc.measure("highestInput", Fields.INVERTER_VOLTAGE),
-                        doc.measure("trackerLowest", Fields.INVERTER_VOLTAGE),
-                        doc.whole("trackers", "Trackers", 1, 40),
-                        doc.whole("stringsPerTracker", "Strings per tracker", 1, 20),
-                        doc.measure("trackerShortCircuit", Fields.INVERTER_CURRENT));
+        InverterType type = new InverterType(
+                info(doc),
+                doc.measure("power", Fields.INVERTER_POWER),
+                doc.measure("lineVoltage", Fields.INVERTER_VOLTAGE),
+                doc.measure("highestInput", Fields.INVERTER_VOLTAGE),
+                doc.measure("trackerLowest", Fields.INVERTER_VOLTAGE),
+                doc.whole("trackers", "Trackers", 1, 40),
+                doc.whole("stringsPerTracker", "Strings per tracker", 1, 20),
+                doc.measure("trackerShortCircuit", Fields.INVERTER_CURRENT));
         doc.done();
         return type;
     }
 
     static BlockType block(Doc doc) {
-        BlockType type =
-                new BlockType(
-                        info(doc),
-                        doc.measure("mass", Fields.BLOCK_MASS),
-                        doc.measure("length", Fields.BLOCK_SIDE),
-                        doc.measure("width", Fields.BLOCK_SIDE),
-                        doc.measure("height", Fields.BLOCK_SIDE));
+        BlockType type = new BlockType(
+                info(doc),
+                doc.measure("mass", Fields.BLOCK_MASS),
+                doc.measure("length", Fields.BLOCK_SIDE),
+                doc.measure("width", Fields.BLOCK_SIDE),
+                doc.measure("height", Fields.BLOCK_SIDE));
         doc.done();
         return type;
     }
@@ -82,28 +75,26 @@ final class CatalogueReader {
         if (pads != null) {
             for (String covering : Job.COVERINGS) {
                 if (pads.has(covering)) {
-                    friction.put(
-                            covering, pads.number(covering, "Friction on " + covering, 0.1, 1.5));
+                    friction.put(covering, pads.number(covering, "Friction on " + covering, 0.1, 1.5));
                 }
             }
             pads.done();
         }
         String positions = doc.choice("positions", "Ballast positions", List.of("module", "joint"));
-        TraySystem type =
-                new TraySystem(
-                        info(doc),
-                        doc.measures("tilts", Fields.TILT),
-                        doc.measures("gaps", Fields.GAP),
-                        doc.measure("moduleGap", Fields.MODULE_GAP),
-                        doc.measure("lowEdge", Fields.LOW_EDGE),
-                        doc.measure("rackingMass", Fields.RACKING_MASS),
-                        TraySystem.Positions.valueOf(positions.toUpperCase(Locale.ROOT)),
-                        doc.whole("mostBlocks", "Blocks a position takes", 0, 60),
-                        doc.measureOrNull("shared", Fields.SHARED_AREA),
-                        doc.textOrEmpty("sharedReport", "Report on sharing", 200),
-                        doc.flag("linksRows", "Rows joined", false),
-                        doc.whole("shortestRow", "Fewest modules side by side", 1, 20),
-                        friction);
+        TraySystem type = new TraySystem(
+                info(doc),
+                doc.measures("tilts", Fields.TILT),
+                doc.measures("gaps", Fields.GAP),
+                doc.measure("moduleGap", Fields.MODULE_GAP),
+                doc.measure("lowEdge", Fields.LOW_EDGE),
+                doc.measure("rackingMass", Fields.RACKING_MASS),
+                TraySystem.Positions.valueOf(positions.toUpperCase(Locale.ROOT)),
+                doc.whole("mostBlocks", "Blocks a position takes", 0, 60),
+                doc.measureOrNull("shared", Fields.SHARED_AREA),
+                doc.textOrEmpty("sharedReport", "Report on sharing", 200),
+                doc.flag("linksRows", "Rows joined", false),
+                doc.whole("shortestRow", "Fewest modules side by side", 1, 20),
+                friction);
         doc.done();
         return type;
     }

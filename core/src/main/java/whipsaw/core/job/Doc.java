@@ -101,8 +101,7 @@ final class Doc {
             if (list.get(i) instanceof Map<?, ?> map) {
                 result.add(new Doc(map, place, context));
             } else {
-                context.problems.add(
-                        new Problem(place, label, String.valueOf(list.get(i)), "is no object"));
+                context.problems.add(new Problem(place, label, String.valueOf(list.get(i)), "is no object"));
             }
         }
         return result;
@@ -201,10 +200,7 @@ final class Doc {
                     key,
                     field.label(),
                     "",
-                    "is missing: give "
-                            + field.range(context.units)
-                            + ", for example "
-                            + field.example(context.units));
+                    "is missing: give " + field.range(context.units) + ", for example " + field.example(context.units));
             return new Measure(Double.NaN, "", false);
         }
         return measure(key, field, value);
@@ -258,14 +254,11 @@ final class Doc {
                         "is outside "
                                 + field.range(context.units)
                                 + "; for example "
-                                + (other == null
-                                        ? field.example(context.units)
-                                        : other + ", if that was meant"));
+                                + (other == null ? field.example(context.units) : other + ", if that was meant"));
                 return none;
             }
             if (stored instanceof Number n
-                    && Math.abs(n.doubleValue() - measure.si())
-                            > AGREE * Math.max(1, Math.abs(measure.si()))) {
+                    && Math.abs(n.doubleValue() - measure.si()) > AGREE * Math.max(1, Math.abs(measure.si()))) {
                 problem(
                         key,
                         field.label(),

@@ -22,8 +22,7 @@ public record Field(String label, Dimension dimension, double least, double most
     /** A plausible value as it would be typed. */
     String example(UnitSystem system) {
         Unit unit = dimension.unit(system);
-        double si =
-                least >= 0 ? Math.max(least, Math.sqrt(Math.max(least, most * 1e-3) * most)) : 0;
+        double si = least >= 0 ? Math.max(least, Math.sqrt(Math.max(least, most * 1e-3) * most)) : 0;
         double shown = unit.fromSi(si);
         String number = Show.number(shown, shown >= 10 ? 0 : 1);
         return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();

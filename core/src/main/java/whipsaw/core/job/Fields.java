@@ -43,8 +43,7 @@ final class Fields {
     static final Field MODULE_POWER = of("Module power", Dimension.MODULE_POWER, 30, 1000);
     static final Field MODULE_VOLTAGE = of("Module voltage", Dimension.VOLTAGE, 5, 200);
     static final Field MODULE_CURRENT = of("Module current", Dimension.CURRENT, 0.5, 30);
-    static final Field COEFFICIENT =
-            of("Temperature coefficient", Dimension.PER_CENT_PER_DEGREE, -1, 0);
+    static final Field COEFFICIENT = of("Temperature coefficient", Dimension.PER_CENT_PER_DEGREE, -1, 0);
     static final Field BLOCK_MASS = of("Block mass", Dimension.MASS, 2, 60);
     static final Field BLOCK_SIDE = of("Block side", Dimension.PART_LENGTH, 0.03, 1.2);
     static final Field MODULE_GAP = of("Gap between modules", Dimension.PART_LENGTH, 0.006, 0.2);

@@ -11,12 +11,7 @@ import whipsaw.core.units.UnitSystem;
 
 /** All inputs of a job. Immutable; a design follows from it and from the code tables alone. */
 public record Job(
-        Project project,
-        Roof roof,
-        Site site,
-        ArrayChoice array,
-        Electrical electrical,
-        List<TableRef> codeTables) {
+        Project project, Roof roof, Site site, ArrayChoice array, Electrical electrical, List<TableRef> codeTables) {
 
     public Job {
         codeTables = List.copyOf(codeTables);
@@ -34,8 +29,7 @@ public record Job(
     public static final int SCHEMA = 1;
 
     /** Coverings a roof can have. */
-    public static final List<String> COVERINGS =
-            List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
+    public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
 
     /** Who and where. */
     public record Project(String name, String place, String preparedBy, UnitSystem units) {}
@@ -183,11 +177,7 @@ public record Job(
      * @param run AC run from the inverters to the point of connection
      */
     public record Electrical(
-            InverterType inverter,
-            double dcAcMost,
-            Measure systemLimit,
-            double cellRiseC,
-            AcRun run) {}
+            InverterType inverter, double dcAcMost, Measure systemLimit, double cellRiseC, AcRun run) {}
 
     /**
      * @param points on the plan; the first is where the inverters stand

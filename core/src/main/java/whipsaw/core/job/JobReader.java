@@ -54,11 +54,8 @@ public final class JobReader {
         Job.Electrical electrical = section(doc, "electrical", "Electrical", JobReader::electrical);
         List<Job.TableRef> tables = new ArrayList<>();
         for (Doc t : doc.objects("codeTables", "Code tables", 200)) {
-            tables.add(
-                    new Job.TableRef(
-                            t.text("id", "Table", 80),
-                            t.text("edition", "Edition", 80),
-                            t.text("hash", "Hash", 64)));
+            tables.add(new Job.TableRef(
+                    t.text("id", "Table", 80), t.text("edition", "Edition", 80), t.text("hash", "Hash", 64)));
             t.done();
         }
         doc.done();
@@ -97,9 +94,7 @@ public final class JobReader {
 
     private static Job.Project project(Doc doc) {
         UnitSystem units =
-                doc.choice("units", "Units", List.of("us", "metric")).equals("us")
-                        ? UnitSystem.US
-                        : UnitSystem.METRIC;
+                doc.choice("units", "Units", List.of("us", "metric")).equals("us") ? UnitSystem.US : UnitSystem.METRIC;
         doc.context().units = units;
         return new Job.Project(
                 doc.text("name", "Job name", 120),
@@ -113,11 +108,10 @@ public final class JobReader {
         Job.Outline outline = outlineDoc == null ? null : outline(outlineDoc);
         List<Job.Parapet> parapets = new ArrayList<>();
         for (Doc p : doc.objects("parapets", "Parapets", MOST_CORNERS)) {
-            parapets.add(
-                    new Job.Parapet(
-                            p.whole("edge", "Edge", 1, MOST_CORNERS),
-                            orZero(p.measureOrNull("height", Fields.PARAPET_HEIGHT)),
-                            orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS))));
+            parapets.add(new Job.Parapet(
+                    p.whole("edge", "Edge", 1, MOST_CORNERS),
+                    orZero(p.measureOrNull("height", Fields.PARAPET_HEIGHT)),
+                    orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS))));
             p.done();
         }
         List<Job.Obstruction> obstructions = new ArrayList<>();
@@ -127,11 +121,10 @@ public final class JobReader {
         Job.Allowance allowance = null;
         Doc a = doc.objectOrNull("allowance", "Allowance");
         if (a != null) {
-            allowance =
-                    new Job.Allowance(
-                            a.measure("load", Fields.ALLOWANCE),
-                            a.text("givenBy", "Allowance given by", 120),
-                            a.date("date", "Allowance given on"));
+            allowance = new Job.Allowance(
+                    a.measure("load", Fields.ALLOWANCE),
+                    a.text("givenBy", "Allowance given by", 120),
+                    a.date("date", "Allowance given on"));
             a.done();
         }
         Job.Bays bays = null;
@@ -153,16 +146,15 @@ public final class JobReader {
     }
 
     private static Job.Obstruction obstruction(Doc o) {
-        Job.Obstruction result =
-                new Job.Obstruction(
-                        o.text("id", "Id", 40),
-                        o.text("name", "Name of the obstruction", 60),
-                        o.measure("x", Fields.COORDINATE),
-                        o.measure("y", Fields.COORDINATE),
-                        o.measure("width", Fields.SIDE),
-                        o.measure("depth", Fields.SIDE),
-                        o.measure("height", Fields.OBSTRUCTION_HEIGHT),
-                        o.measure("clear", Fields.CLEAR));
+        Job.Obstruction result = new Job.Obstruction(
+                o.text("id", "Id", 40),
+                o.text("name", "Name of the obstruction", 60),
+                o.measure("x", Fields.COORDINATE),
+                o.measure("y", Fields.COORDINATE),
+                o.measure("width", Fields.SIDE),
+                o.measure("depth", Fields.SIDE),
+                o.measure("height", Fields.OBSTRUCTION_HEIGHT),
+                o.measure("clear", Fields.CLEAR));
         o.done();
         return result;
     }
@@ -171,14 +163,12 @@ public final class JobReader {
         String kind = doc.choice("kind", "Kind of outline", List.of("taped", "drawn"));
         Job.Outline result;
         if (kind.equals("taped")) {
-            boolean inside =
-                    doc.choice("face", "Face taped", List.of("outside", "inside")).equals("inside");
+            boolean inside = doc.choice("face", "Face taped", List.of("outside", "inside"))
+                    .equals("inside");
             List<Job.TapedLeg> legs = new ArrayList<>();
             for (Doc leg : doc.objects("legs", "Edges", MOST_CORNERS)) {
                 legs.add(
-                        new Job.TapedLeg(
-                                leg.measure("length", Fields.EDGE),
-                                leg.number("turnDeg", "Turn", -179, 179)));
+                        new Job.TapedLeg(leg.measure("length", Fields.EDGE), leg.number("turnDeg", "Turn", -179, 179)));
                 leg.done();
             }
             enough(doc, "legs", legs.size());
@@ -201,9 +191,7 @@ public final class JobReader {
     private static List<Job.Corner> corners(Doc doc, String key, String label, int most) {
         List<Job.Corner> result = new ArrayList<>();
         for (Doc c : doc.objects(key, label, most)) {
-            result.add(
-                    new Job.Corner(
-                            c.measure("x", Fields.COORDINATE), c.measure("y", Fields.COORDINATE)));
+            result.add(new Job.Corner(c.measure("x", Fields.COORDINATE), c.measure("y", Fields.COORDINATE)));
             c.done();
         }
         return result;
@@ -233,20 +221,18 @@ public final class JobReader {
         Doc facingDoc = doc.object("facing", "Facing");
         Job.Facing facing = null;
         if (facingDoc != null) {
-            facing =
-                    facingDoc.has("edge")
-                            ? new Job.ToEdge(facingDoc.whole("edge", "Edge faced", 1, MOST_CORNERS))
-                            : new Job.ToAzimuth(facingDoc.measure("azimuth", Fields.FACING));
+            facing = facingDoc.has("edge")
+                    ? new Job.ToEdge(facingDoc.whole("edge", "Edge faced", 1, MOST_CORNERS))
+                    : new Job.ToAzimuth(facingDoc.measure("azimuth", Fields.FACING));
             facingDoc.done();
         }
         Job.Walkway walkway = null;
         Doc w = doc.objectOrNull("walkway", "Walkway");
         if (w != null) {
-            walkway =
-                    new Job.Walkway(
-                            w.whole("every", "Rows between walkways", 1, 100),
-                            w.whole("first", "Rows before the first walkway", 1, 100),
-                            w.measure("width", Fields.WALKWAY));
+            walkway = new Job.Walkway(
+                    w.whole("every", "Rows between walkways", 1, 100),
+                    w.whole("first", "Rows before the first walkway", 1, 100),
+                    w.measure("width", Fields.WALKWAY));
             w.done();
         }
         double from = doc.number("windowFrom", "Shade-free from, solar hour", 5, 12);
@@ -286,35 +272,26 @@ public final class JobReader {
     private static Job.AcRun run(Doc doc) {
         List<Job.VerticalLeg> legs = new ArrayList<>();
         for (Doc leg : doc.objects("legs", "Vertical legs", 50)) {
-            legs.add(
-                    new Job.VerticalLeg(
-                            leg.text("name", "Name of the leg", 60),
-                            leg.measure("length", Fields.LEG)));
+            legs.add(new Job.VerticalLeg(leg.text("name", "Name of the leg", 60), leg.measure("length", Fields.LEG)));
             leg.done();
         }
         List<Job.Corner> points = corners(doc, "points", "Points of the run", 200);
         if (points.size() < 2) {
             doc.problem(
-                    "points",
-                    "AC run",
-                    points.size() + " points",
-                    "needs at least the inverter point and one more");
+                    "points", "AC run", points.size() + " points", "needs at least the inverter point and one more");
         }
-        Job.AcRun result =
-                new Job.AcRun(
-                        points,
-                        legs,
-                        doc.number("slackPct", "Slack, %", 0, 50),
-                        doc.choice("material", "Conductor", List.of("cu", "al")),
-                        doc.choice("insulation", "Insulation", List.of("THWN-2", "XHHW-2")),
-                        doc.choice("raceway", "Raceway", List.of("steel", "pvc")),
-                        doc.choice("terminals", "Terminals", List.of("75 C", "60 C")).equals("75 C")
-                                ? 75
-                                : 60,
-                        doc.flag("inSun", "In the sun", true),
-                        doc.measure("aboveRoof", Fields.ABOVE_ROOF),
-                        doc.number("dropLimitPct", "Voltage drop limit, %", 0.1, 10),
-                        doc.number("powerFactor", "Power factor", 0.8, 1));
+        Job.AcRun result = new Job.AcRun(
+                points,
+                legs,
+                doc.number("slackPct", "Slack, %", 0, 50),
+                doc.choice("material", "Conductor", List.of("cu", "al")),
+                doc.choice("insulation", "Insulation", List.of("THWN-2", "XHHW-2")),
+                doc.choice("raceway", "Raceway", List.of("steel", "pvc")),
+                doc.choice("terminals", "Terminals", List.of("75 C", "60 C")).equals("75 C") ? 75 : 60,
+                doc.flag("inSun", "In the sun", true),
+                doc.measure("aboveRoof", Fields.ABOVE_ROOF),
+                doc.number("dropLimitPct", "Voltage drop limit, %", 0.1, 10),
+                doc.number("powerFactor", "Power factor", 0.8, 1));
         doc.done();
         return result;
     }

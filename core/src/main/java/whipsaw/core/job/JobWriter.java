@@ -35,16 +35,11 @@ public final class JobWriter {
         doc.put("site", site(job.site()));
         doc.put("array", array(job.array()));
         doc.put("electrical", electrical(job.electrical()));
-        doc.put(
-                "codeTables",
-                list(
-                        job.codeTables(),
-                        t ->
-                                new Tree()
-                                        .put("id", t.id())
-                                        .put("edition", t.edition())
-                                        .put("hash", t.hash())
-                                        .map));
+        doc.put("codeTables", list(job.codeTables(), t -> new Tree()
+                .put("id", t.id())
+                .put("edition", t.edition())
+                .put("hash", t.hash())
+                .map));
         return doc.map;
     }
 
@@ -88,16 +83,11 @@ public final class JobWriter {
                 .length("height", roof.height())
                 .measure("slope", roof.slope(), Quantity.ANGLE)
                 .put("covering", roof.covering());
-        doc.put(
-                "parapets",
-                list(
-                        roof.parapets(),
-                        p ->
-                                new Tree()
-                                        .put("edge", p.edge())
-                                        .length("height", p.height())
-                                        .length("thickness", p.thickness())
-                                        .map));
+        doc.put("parapets", list(roof.parapets(), p -> new Tree()
+                .put("edge", p.edge())
+                .length("height", p.height())
+                .length("thickness", p.thickness())
+                .map));
         if (roof.allowance() != null) {
             doc.put(
                     "allowance",
@@ -136,22 +126,14 @@ public final class JobWriter {
             return new Tree()
                     .put("kind", "taped")
                     .put("face", taped.insideFace() ? "inside" : "outside")
-                    .put(
-                            "legs",
-                            list(
-                                    taped.legs(),
-                                    leg ->
-                                            new Tree()
-                                                    .length("length", leg.length())
-                                                    .put("turnDeg", leg.turnDeg())
-                                                    .map))
+                    .put("legs", list(taped.legs(), leg -> new Tree()
+                            .length("length", leg.length())
+                            .put("turnDeg", leg.turnDeg())
+                            .map))
                     .map;
         }
         Job.Drawn drawn = (Job.Drawn) outline;
-        return new Tree()
-                .put("kind", "drawn")
-                .put("corners", list(drawn.corners(), JobWriter::corner))
-                .map;
+        return new Tree().put("kind", "drawn").put("corners", list(drawn.corners(), JobWriter::corner)).map;
     }
 
     private static Object site(Job.Site site) {
@@ -170,23 +152,17 @@ public final class JobWriter {
     }
 
     private static Object array(Job.ArrayChoice a) {
-        Tree doc =
-                new Tree()
-                        .put("tray", tray(a.tray()))
-                        .put("module", module(a.module()))
-                        .put("block", block(a.block()))
-                        .measure("tilt", a.tilt(), Quantity.ANGLE)
-                        .length("gap", a.gap());
+        Tree doc = new Tree()
+                .put("tray", tray(a.tray()))
+                .put("module", module(a.module()))
+                .put("block", block(a.block()))
+                .measure("tilt", a.tilt(), Quantity.ANGLE)
+                .length("gap", a.gap());
         doc.put(
                 "facing",
                 a.facing() instanceof Job.ToEdge edge
                         ? new Tree().put("edge", edge.edge()).map
-                        : new Tree()
-                                .measure(
-                                        "azimuth",
-                                        ((Job.ToAzimuth) a.facing()).azimuth(),
-                                        Quantity.ANGLE)
-                                .map);
+                        : new Tree().measure("azimuth", ((Job.ToAzimuth) a.facing()).azimuth(), Quantity.ANGLE).map);
         doc.length("setback", a.setback());
         if (a.walkway() != null) {
             doc.put(
@@ -273,10 +249,7 @@ public final class JobWriter {
                                 .measure("trackerLowest", i.trackerLowest(), Quantity.VOLTAGE)
                                 .put("trackers", i.trackers())
                                 .put("stringsPerTracker", i.stringsPerTracker())
-                                .measure(
-                                        "trackerShortCircuit",
-                                        i.trackerShortCircuit(),
-                                        Quantity.CURRENT)
+                                .measure("trackerShortCircuit", i.trackerShortCircuit(), Quantity.CURRENT)
                                 .map)
                 .put("dcAcMost", e.dcAcMost())
                 .measure("systemLimit", e.systemLimit(), Quantity.VOLTAGE)
@@ -288,15 +261,10 @@ public final class JobWriter {
     private static Object run(Job.AcRun run) {
         return new Tree()
                 .put("points", list(run.points(), JobWriter::corner))
-                .put(
-                        "legs",
-                        list(
-                                run.legs(),
-                                leg ->
-                                        new Tree()
-                                                .put("name", leg.name())
-                                                .length("length", leg.length())
-                                                .map))
+                .put("legs", list(run.legs(), leg -> new Tree()
+                        .put("name", leg.name())
+                        .length("length", leg.length())
+                        .map))
                 .put("slackPct", run.slackPct())
                 .put("material", run.material())
                 .put("insulation", run.insulation())

@@ -29,35 +29,31 @@ public final class OutlineRules {
         OutlineShape shape = OutlineShape.of(roof);
         Traverse tape = shape.tape();
         if (tape != null && tape.closureM() * WORST_CLOSURE > tape.perimeterM()) {
-            problems.add(
-                    new Problem(
-                            OUTLINE + ".legs",
-                            "Tape survey",
-                            Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
-                            "is the closing gap, more than 1 in "
-                                    + Show.number(WORST_CLOSURE, 0)
-                                    + " of the perimeter: an edge or a turn is missing or wrong"));
+            problems.add(new Problem(
+                    OUTLINE + ".legs",
+                    "Tape survey",
+                    Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
+                    "is the closing gap, more than 1 in "
+                            + Show.number(WORST_CLOSURE, 0)
+                            + " of the perimeter: an edge or a turn is missing or wrong"));
             return problems;
         }
         String crossing = crossing(shape.corners());
         if (crossing != null) {
-            problems.add(
-                    new Problem(
-                            OUTLINE,
-                            "Outline",
-                            crossing,
-                            "cross or touch: an outline must not meet itself; check the order of the corners"));
+            problems.add(new Problem(
+                    OUTLINE,
+                    "Outline",
+                    crossing,
+                    "cross or touch: an outline must not meet itself; check the order of the corners"));
             return problems;
         }
         double area = Math.abs(RoofPlan.signedArea(shape.corners()));
         if (area < LEAST_AREA_M2) {
-            problems.add(
-                    new Problem(
-                            OUTLINE,
-                            "Outline",
-                            Show.both(units, Dimension.AREA, area),
-                            "is its area: a roof has at least "
-                                    + Show.both(units, Dimension.AREA, LEAST_AREA_M2)));
+            problems.add(new Problem(
+                    OUTLINE,
+                    "Outline",
+                    Show.both(units, Dimension.AREA, area),
+                    "is its area: a roof has at least " + Show.both(units, Dimension.AREA, LEAST_AREA_M2)));
             return problems;
         }
         parapets(roof, shape.corners().size(), problems);
@@ -80,8 +76,7 @@ public final class OutlineRules {
                 Coordinate d = corners.get((j + 1) % n);
                 lines.computeIntersection(a, b, c, d);
                 boolean neighbours = j == i + 1 || (i == 0 && j == n - 1);
-                boolean foldsBack =
-                        neighbours && lines.getIntersectionNum() > 1; // one edge lies on the other
+                boolean foldsBack = neighbours && lines.getIntersectionNum() > 1; // one edge lies on the other
                 if (lines.hasIntersection() && (!neighbours || foldsBack)) {
                     return "edges " + (i + 1) + " and " + (j + 1);
                 }
@@ -96,55 +91,45 @@ public final class OutlineRules {
             int edge = roof.parapets().get(i).edge();
             String path = "$.roof.parapets[" + i + "].edge";
             if (edge > edges) {
-                problems.add(
-                        new Problem(
-                                path,
-                                "Parapet on edge",
-                                String.valueOf(edge),
-                                "is not there: the outline has edges 1 to " + edges));
+                problems.add(new Problem(
+                        path,
+                        "Parapet on edge",
+                        String.valueOf(edge),
+                        "is not there: the outline has edges 1 to " + edges));
             } else if (!seen.add(edge)) {
-                problems.add(
-                        new Problem(
-                                path,
-                                "Parapet on edge",
-                                String.valueOf(edge),
-                                "is given twice: one parapet per edge"));
+                problems.add(new Problem(
+                        path, "Parapet on edge", String.valueOf(edge), "is given twice: one parapet per edge"));
             }
         }
     }
 
-    private static void obstructions(
-            Job.Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
+    private static void obstructions(Job.Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
         Set<String> ids = new HashSet<>();
         Polygon tolerant = (Polygon) outline.buffer(TOUCH_M);
         for (int i = 0; i < roof.obstructions().size(); i++) {
             Job.Obstruction o = roof.obstructions().get(i);
             if (!ids.add(o.id())) {
-                problems.add(
-                        new Problem(
-                                "$.roof.obstructions[" + i + "].id",
-                                "Id",
-                                o.id(),
-                                "is used twice: give each obstruction its own"));
+                problems.add(new Problem(
+                        "$.roof.obstructions[" + i + "].id",
+                        "Id",
+                        o.id(),
+                        "is used twice: give each obstruction its own"));
             }
             if (!tolerant.covers(RoofPlan.rectangle(o))) {
                 Envelope box = outline.getEnvelopeInternal();
-                problems.add(
-                        new Problem(
-                                "$.roof.obstructions[" + i + "].x",
-                                o.name(),
-                                o.x().typed() + ", " + o.y().typed(),
-                                "does not lie wholly on the roof, which spans x "
-                                        + span(units, box.getMinX(), box.getMaxX())
-                                        + " and y "
-                                        + span(units, box.getMinY(), box.getMaxY())));
+                problems.add(new Problem(
+                        "$.roof.obstructions[" + i + "].x",
+                        o.name(),
+                        o.x().typed() + ", " + o.y().typed(),
+                        "does not lie wholly on the roof, which spans x "
+                                + span(units, box.getMinX(), box.getMaxX())
+                                + " and y "
+                                + span(units, box.getMinY(), box.getMaxY())));
             }
         }
     }
 
     private static String span(UnitSystem units, double from, double to) {
-        return Show.in(units, Dimension.ROOF_LENGTH, from)
-                + " to "
-                + Show.in(units, Dimension.ROOF_LENGTH, to);
+        return Show.in(units, Dimension.ROOF_LENGTH, from) + " to " + Show.in(units, Dimension.ROOF_LENGTH, to);
     }
 }

@@ -23,18 +23,16 @@ record OutlineShape(List<Coordinate> corners, Traverse tape) {
                     null);
         }
         Job.Taped taped = (Job.Taped) roof.outline();
-        Traverse tape =
-                Traverse.of(
-                        taped.legs().stream()
-                                .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
-                                .toList(),
-                        true);
+        Traverse tape = Traverse.of(
+                taped.legs().stream()
+                        .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
+                        .toList(),
+                true);
         List<Coordinate> corners = new ArrayList<>();
         for (Coordinate c : tape.vertices()) {
             // a walk with right turns starts up the sheet, so that the roof lies above and right of
             // it
-            corners.add(
-                    tape.counterClockwise() ? new Coordinate(c.x, c.y) : new Coordinate(-c.y, c.x));
+            corners.add(tape.counterClockwise() ? new Coordinate(c.x, c.y) : new Coordinate(-c.y, c.x));
         }
         return new OutlineShape(taped.insideFace() ? grown(corners, roof) : corners, tape);
     }
@@ -60,13 +58,9 @@ record OutlineShape(List<Coordinate> corners, Traverse tape) {
             double cross = a[0] * b[1] - a[1] * b[0];
             if (Math.abs(cross) < PARALLEL) {
                 double move = b[2] - b[0] * inner.get(i).x - b[1] * inner.get(i).y;
-                result.add(
-                        new Coordinate(inner.get(i).x + b[0] * move, inner.get(i).y + b[1] * move));
+                result.add(new Coordinate(inner.get(i).x + b[0] * move, inner.get(i).y + b[1] * move));
             } else {
-                result.add(
-                        new Coordinate(
-                                (a[2] * b[1] - b[2] * a[1]) / cross,
-                                (a[0] * b[2] - b[0] * a[2]) / cross));
+                result.add(new Coordinate((a[2] * b[1] - b[2] * a[1]) / cross, (a[0] * b[2] - b[0] * a[2]) / cross));
             }
         }
         return result;

@@ -86,15 +86,14 @@ public record RoofPlan(
             double side = (ccw ? 1 : -1) / a.distance(b);
             double height = parapet == null ? 0 : parapet.height().si();
             highest = Math.max(highest, height);
-            edges.add(
-                    new Edge(
-                            i + 1,
-                            a,
-                            b,
-                            height,
-                            parapet == null ? 0 : parapet.thickness().si(),
-                            (b.y - a.y) * side,
-                            -(b.x - a.x) * side));
+            edges.add(new Edge(
+                    i + 1,
+                    a,
+                    b,
+                    height,
+                    parapet == null ? 0 : parapet.thickness().si(),
+                    (b.y - a.y) * side,
+                    -(b.x - a.x) * side));
         }
         Polygon polygon = polygon(corners);
         Geometry box = MinimumAreaRectangle.getMinimumRectangle(polygon);
@@ -133,13 +132,11 @@ public record RoofPlan(
 
     /** A rectangle parallel to the sheet. */
     public static Polygon rectangle(Job.Obstruction o) {
-        return (Polygon)
-                GEOMETRY.toGeometry(
-                        new Envelope(
-                                o.x().si(),
-                                o.x().si() + o.width().si(),
-                                o.y().si(),
-                                o.y().si() + o.depth().si()));
+        return (Polygon) GEOMETRY.toGeometry(new Envelope(
+                o.x().si(),
+                o.x().si() + o.width().si(),
+                o.y().si(),
+                o.y().si() + o.depth().si()));
     }
 
     private static List<Bay> bays(Job.Bays bays, Polygon outline) {
@@ -154,7 +151,8 @@ public record RoofPlan(
             for (int column = 0; column < columns; column++) {
                 double x = all.getMinX() + column * bays.alongX().si();
                 double y = all.getMinY() + row * bays.alongY().si();
-                Envelope cell = new Envelope(x, x + bays.alongX().si(), y, y + bays.alongY().si());
+                Envelope cell = new Envelope(
+                        x, x + bays.alongX().si(), y, y + bays.alongY().si());
                 double area = outline.intersection(GEOMETRY.toGeometry(cell)).getArea();
                 result.add(new Bay(letters(column) + (row + 1), cell, area));
             }

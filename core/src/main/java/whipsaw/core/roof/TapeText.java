@@ -17,10 +17,8 @@ import whipsaw.core.units.UnitTextException;
  * {@code 42' 7 1/2", left} or {@code 13.1 m right 88.5}. A turn without an angle is 90 deg.
  */
 public final class TapeText {
-    private static final Pattern LINE =
-            Pattern.compile(
-                    "(.+?)[\\s,;]+(left|right|l|r)\\b[\\s,;]*([0-9.]+)?\\s*(?:deg|\u00b0)?",
-                    Pattern.CASE_INSENSITIVE);
+    private static final Pattern LINE = Pattern.compile(
+            "(.+?)[\\s,;]+(left|right|l|r)\\b[\\s,;]*([0-9.]+)?\\s*(?:deg|\u00b0)?", Pattern.CASE_INSENSITIVE);
 
     private TapeText() {}
 
@@ -46,10 +44,7 @@ public final class TapeText {
             Matcher m = LINE.matcher(line);
             if (!m.matches()) {
                 problems.add(
-                        problem(
-                                i,
-                                line,
-                                "has no turn: write the length, then left or right, as in 42' 7 1/2\", left"));
+                        problem(i, line, "has no turn: write the length, then left or right, as in 42' 7 1/2\", left"));
                 continue;
             }
             try {

@@ -15,12 +15,7 @@ import whipsaw.core.units.Unit;
  * @param current rated current of all inverters with its device; null without inverters
  * @param sizing null without inverters
  */
-public record AcRun(
-        double planM,
-        double verticalM,
-        double lengthM,
-        InverterCurrent current,
-        ConductorSizing sizing) {
+public record AcRun(double planM, double verticalM, double lengthM, InverterCurrent current, ConductorSizing sizing) {
 
     /** Largest conductor that is pulled in one piece on a roof job. */
     public static final String LARGEST = "600";
@@ -33,10 +28,9 @@ public record AcRun(
         double plan = 0;
         List<Job.Corner> points = run.points();
         for (int i = 1; i < points.size(); i++) {
-            plan +=
-                    Math.hypot(
-                            points.get(i).x().si() - points.get(i - 1).x().si(),
-                            points.get(i).y().si() - points.get(i - 1).y().si());
+            plan += Math.hypot(
+                    points.get(i).x().si() - points.get(i - 1).x().si(),
+                    points.get(i).y().si() - points.get(i - 1).y().si());
         }
         double vertical = run.legs().stream().mapToDouble(l -> l.length().si()).sum();
         double length = (plan + vertical) * (1 + run.slackPct() / 100);
@@ -44,35 +38,32 @@ public record AcRun(
             return new AcRun(plan, vertical, length, null, null);
         }
         double voltage = job.electrical().inverter().lineVoltage().si();
-        InverterCurrent current =
-                InverterCurrent.of(circuits.acVa(), voltage, 3, tables.conductors());
-        ConductorSizing.Input input =
-                new ConductorSizing.Input(
-                        new VoltageDrop.Circuit(
-                                VoltageDrop.System.THREE_PHASE,
-                                current.currentA(),
-                                voltage,
-                                Unit.FOOT.fromSi(length),
-                                run.material(),
-                                run.raceway(),
-                                run.powerFactor(),
-                                true),
-                        new Ampacity.Place(
-                                run.insulation(),
-                                run.terminalC(),
-                                job.site().designHigh().si(),
-                                3,
-                                run.inSun(),
-                                Unit.INCH.fromSi(run.aboveRoof().si()),
-                                tables.conductors().rooftopAdderBelowIn()),
-                        run.dropLimitPct(),
-                        LARGEST,
-                        MOST_SETS,
-                        0,
+        InverterCurrent current = InverterCurrent.of(circuits.acVa(), voltage, 3, tables.conductors());
+        ConductorSizing.Input input = new ConductorSizing.Input(
+                new VoltageDrop.Circuit(
+                        VoltageDrop.System.THREE_PHASE,
+                        current.currentA(),
+                        voltage,
+                        Unit.FOOT.fromSi(length),
                         run.material(),
-                        false,
-                        false);
-        return new AcRun(
-                plan, vertical, length, current, ConductorSizing.of(input, tables.conductors()));
+                        run.raceway(),
+                        run.powerFactor(),
+                        true),
+                new Ampacity.Place(
+                        run.insulation(),
+                        run.terminalC(),
+                        job.site().designHigh().si(),
+                        3,
+                        run.inSun(),
+                        Unit.INCH.fromSi(run.aboveRoof().si()),
+                        tables.conductors().rooftopAdderBelowIn()),
+                run.dropLimitPct(),
+                LARGEST,
+                MOST_SETS,
+                0,
+                run.material(),
+                false,
+                false);
+        return new AcRun(plan, vertical, length, current, ConductorSizing.of(input, tables.conductors()));
     }
 }

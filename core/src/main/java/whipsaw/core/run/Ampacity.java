@@ -49,8 +49,7 @@ public record Ampacity(
         }
     }
 
-    public static Ampacity of(
-            ConductorTables.Size size, String material, int sets, Place p, ConductorTables t) {
+    public static Ampacity of(ConductorTables.Size size, String material, int sets, Place p, ConductorTables t) {
         double ambient = p.effectiveAmbientC();
         double factor = t.temperatureFactor(ambient, CONDUCTOR_C);
         double formula = Math.sqrt(Math.max(0, (CONDUCTOR_C - ambient) / (CONDUCTOR_C - 30.0)));

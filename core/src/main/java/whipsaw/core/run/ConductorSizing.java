@@ -29,8 +29,7 @@ public record ConductorSizing(
     private static final int NEXT_SIZE_UP_LIMIT_A = 800;
 
     /** A size with the number of parallel sets, its ampacity and its drop. */
-    public record Choice(
-            ConductorTables.Size size, int sets, Ampacity ampacity, VoltageDrop drop) {}
+    public record Choice(ConductorTables.Size size, int sets, Ampacity ampacity, VoltageDrop drop) {}
 
     /**
      * @param givenDeviceA device to be used, or 0 to take the next standard rating
@@ -66,22 +65,18 @@ public record ConductorSizing(
             return new ConductorSizing(in, required, 0, null, null, null, 1, null);
         }
         Choice carries = search(in, required, device, Double.POSITIVE_INFINITY, tables);
-        Choice chosen =
-                carries == null ? null : search(in, required, device, in.dropLimitPct(), tables);
+        Choice chosen = carries == null ? null : search(in, required, device, in.dropLimitPct(), tables);
         if (chosen == null) {
             return new ConductorSizing(in, required, device, carries, null, null, 1, null);
         }
         double ratio =
-                chosen.size().areaCmil()
-                        * chosen.sets()
-                        / (carries.size().areaCmil() * carries.sets());
+                chosen.size().areaCmil() * chosen.sets() / (carries.size().areaCmil() * carries.sets());
         String base = tables.groundSize(device, in.groundMaterial());
         String ground = in.pvDc() ? base : grown(base, ratio, chosen.size(), tables);
         return new ConductorSizing(in, required, device, carries, chosen, base, ratio, ground);
     }
 
-    private static Choice search(
-            Input in, double required, int device, double dropLimitPct, ConductorTables tables) {
+    private static Choice search(Input in, double required, int device, double dropLimitPct, ConductorTables tables) {
         List<ConductorTables.Size> sizes = tables.sizes();
         int last = sizes.indexOf(tables.size(in.largest()));
         int firstParallel = sizes.indexOf(tables.size(SMALLEST_PARALLEL));
@@ -97,8 +92,7 @@ public record ConductorSizing(
         return null;
     }
 
-    private static Choice choice(
-            Input in, ConductorTables.Size size, int sets, ConductorTables tables) {
+    private static Choice choice(Input in, ConductorTables.Size size, int sets, ConductorTables tables) {
         return new Choice(
                 size,
                 sets,
@@ -109,20 +103,21 @@ public record ConductorSizing(
     /**
      * Terminals, corrected ampacity, device and small-conductor rule; false for sizes not listed.
      */
-    private static boolean carries(
-            Input in, Choice c, double required, int device, ConductorTables tables) {
+    private static boolean carries(Input in, Choice c, double required, int device, ConductorTables tables) {
         String material = in.circuit().material();
         double terminal = c.ampacity().terminalA();
-        double corrected =
-                in.byFormula() ? c.ampacity().correctedByFormulaA() : c.ampacity().correctedA();
-        if (Double.isNaN(terminal) || Double.isNaN(corrected) || Double.isNaN(c.drop().dropV())) {
+        double corrected = in.byFormula()
+                ? c.ampacity().correctedByFormulaA()
+                : c.ampacity().correctedA();
+        if (Double.isNaN(terminal)
+                || Double.isNaN(corrected)
+                || Double.isNaN(c.drop().dropV())) {
             return false;
         }
         double ampacity = Math.min(terminal, corrected);
-        boolean protectedBy =
-                device <= NEXT_SIZE_UP_LIMIT_A
-                        ? device <= Math.max(ampacity, tables.deviceAtLeast(ampacity))
-                        : Limits.atMost(device, ampacity);
+        boolean protectedBy = device <= NEXT_SIZE_UP_LIMIT_A
+                ? device <= Math.max(ampacity, tables.deviceAtLeast(ampacity))
+                : Limits.atMost(device, ampacity);
         return Limits.atMost(required, terminal)
                 && Limits.atMost(in.circuit().currentA(), corrected)
                 && protectedBy
@@ -130,8 +125,7 @@ public record ConductorSizing(
     }
 
     /** 250.122(B): the ground grows with the phase conductors, never beyond them. */
-    private static String grown(
-            String base, double ratio, ConductorTables.Size phase, ConductorTables tables) {
+    private static String grown(String base, double ratio, ConductorTables.Size phase, ConductorTables tables) {
         if (base == null) {
             return null;
         }

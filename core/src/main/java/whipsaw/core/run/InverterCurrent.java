@@ -16,8 +16,7 @@ public record InverterCurrent(double currentA, double continuousA, int deviceA) 
      * @param voltageV line voltage
      * @param phases 1 or 3
      */
-    public static InverterCurrent of(
-            double powerVa, double voltageV, int phases, ConductorTables tables) {
+    public static InverterCurrent of(double powerVa, double voltageV, int phases, ConductorTables tables) {
         double current = powerVa / ((phases == 3 ? Math.sqrt(3) : 1) * voltageV);
         return new InverterCurrent(current, 1.25 * current, tables.deviceAtLeast(1.25 * current));
     }

@@ -53,10 +53,9 @@ public record VoltageDrop(double ohmPerKft, double reactancePerKft, double dropV
 
     public static VoltageDrop of(Circuit c, String size, int sets, ConductorTables tables) {
         boolean dc = c.system() == System.DC;
-        double r =
-                dc || !c.table9()
-                        ? tables.dcOhmPerKft(size, c.material())
-                        : tables.acOhmPerKft(size, c.material(), c.raceway());
+        double r = dc || !c.table9()
+                ? tables.dcOhmPerKft(size, c.material())
+                : tables.acOhmPerKft(size, c.material(), c.raceway());
         double x = dc ? 0 : tables.reactanceOhmPerKft(size, c.raceway());
         double sin = Math.sqrt(Math.max(0, 1 - c.powerFactor() * c.powerFactor()));
         double impedance = dc ? r : r * c.powerFactor() + (sin == 0 ? 0 : x * sin);

@@ -60,8 +60,7 @@ public record RoofZones(RoofPlan plan, double widthM, List<Corner> corners) {
         double least = Double.POSITIVE_INFINITY;
         double most = Double.NEGATIVE_INFINITY;
         for (Coordinate c : panel) {
-            double d =
-                    (c.x - edge.from().x) * edge.normalX() + (c.y - edge.from().y) * edge.normalY();
+            double d = (c.x - edge.from().x) * edge.normalX() + (c.y - edge.from().y) * edge.normalY();
             least = Math.min(least, d);
             most = Math.max(most, d);
         }
@@ -103,9 +102,8 @@ public record RoofZones(RoofPlan plan, double widthM, List<Corner> corners) {
         GeometryFactory factory = plan.outline().getFactory();
         List<Geometry> strips = new ArrayList<>();
         for (RoofPlan.Edge edge : plan.edges()) {
-            strips.add(
-                    factory.createLineString(new Coordinate[] {edge.from(), edge.to()})
-                            .buffer(widthM, 16, BufferParameters.CAP_ROUND));
+            strips.add(factory.createLineString(new Coordinate[] {edge.from(), edge.to()})
+                    .buffer(widthM, 16, BufferParameters.CAP_ROUND));
         }
         return UnaryUnionOp.union(strips).intersection(plan.outline());
     }
@@ -115,8 +113,7 @@ public record RoofZones(RoofPlan plan, double widthM, List<Corner> corners) {
         GeometryFactory factory = plan.outline().getFactory();
         List<Geometry> areas = new ArrayList<>();
         for (Corner corner : corners) {
-            Geometry both =
-                    slab(corner.before(), factory).intersection(slab(corner.after(), factory));
+            Geometry both = slab(corner.before(), factory).intersection(slab(corner.after(), factory));
             areas.add(both.intersection(plan.outline()));
         }
         return areas.isEmpty() ? factory.createPolygon() : UnaryUnionOp.union(areas);
@@ -127,11 +124,10 @@ public record RoofZones(RoofPlan plan, double widthM, List<Corner> corners) {
         double reach = 10 * (plan.longSideM() + widthM) / edge.lengthM();
         double dx = (edge.to().x - edge.from().x) * reach;
         double dy = (edge.to().y - edge.from().y) * reach;
-        return factory.createLineString(
-                        new Coordinate[] {
-                            new Coordinate(edge.from().x - dx, edge.from().y - dy),
-                            new Coordinate(edge.to().x + dx, edge.to().y + dy)
-                        })
+        return factory.createLineString(new Coordinate[] {
+                    new Coordinate(edge.from().x - dx, edge.from().y - dy),
+                    new Coordinate(edge.to().x + dx, edge.to().y + dy)
+                })
                 .buffer(widthM, 1, BufferParameters.CAP_FLAT);
     }
 }

@@ -12,16 +12,15 @@ public record SiteActions(VelocityPressure velocity, RoofZones zones) {
 
     public static SiteActions of(Job job, RoofPlan plan, CodeTables tables) {
         Job.Site site = job.site();
-        VelocityPressure.Input input =
-                new VelocityPressure.Input(
-                        site.wind().si(),
-                        job.roof().height().si(),
-                        site.exposure(),
-                        EDITION,
-                        site.kzt(),
-                        VelocityPressure.BUILDING_KD,
-                        site.elevation().si(),
-                        VelocityPressure.LOWEST_HEIGHT_M);
+        VelocityPressure.Input input = new VelocityPressure.Input(
+                site.wind().si(),
+                job.roof().height().si(),
+                site.exposure(),
+                EDITION,
+                site.kzt(),
+                VelocityPressure.BUILDING_KD,
+                site.elevation().si(),
+                VelocityPressure.LOWEST_HEIGHT_M);
         return new SiteActions(VelocityPressure.of(input, tables.wind()), RoofZones.of(plan));
     }
 }

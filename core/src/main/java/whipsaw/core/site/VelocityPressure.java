@@ -69,8 +69,7 @@ public record VelocityPressure(
         double speedMph = Unit.MILE_PER_HOUR.fromSi(in.speedMPerS());
         double withoutKdPsf = 0.00256 * kz * in.kzt() * ke * speedMph * speedMph; // Eq. 26.10-1
         Unit psf = Unit.POUND_PER_SQUARE_FOOT;
-        return new VelocityPressure(
-                in, c, kz, ke, psf.toSi(withoutKdPsf * in.kd()), psf.toSi(withoutKdPsf));
+        return new VelocityPressure(in, c, kz, ke, psf.toSi(withoutKdPsf * in.kd()), psf.toSi(withoutKdPsf));
     }
 
     /** The lines of its working. */
@@ -90,10 +89,7 @@ public record VelocityPressure(
                                 significant(constants.multiplier(), 4),
                                 Origin.TABLE,
                                 tables.exposureTable()),
-                        terms.term(
-                                "z",
-                                "height above ground",
-                                significant(ft.fromSi(input.heightM()), 5) + " ft"),
+                        terms.term("z", "height above ground", significant(ft.fromSi(input.heightM()), 5) + " ft"),
                         Term.byRule(
                                 "z_min",
                                 "lowest height of the profile",
@@ -138,7 +134,6 @@ public record VelocityPressure(
                         terms.term(
                                 "V",
                                 "basic wind speed",
-                                significant(Unit.MILE_PER_HOUR.fromSi(input.speedMPerS()), 5)
-                                        + " mph")));
+                                significant(Unit.MILE_PER_HOUR.fromSi(input.speedMPerS()), 5) + " mph")));
     }
 }

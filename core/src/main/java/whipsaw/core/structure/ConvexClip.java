@@ -31,8 +31,7 @@ final class ConvexClip {
             }
             if ((da > 0 && db < 0) || (da < 0 && db > 0)) {
                 double part = da / (da - db);
-                result[count++] =
-                        new Coordinate(a.x + part * (b.x - a.x), a.y + part * (b.y - a.y));
+                result[count++] = new Coordinate(a.x + part * (b.x - a.x), a.y + part * (b.y - a.y));
             }
         }
         return Arrays.copyOf(result, count);

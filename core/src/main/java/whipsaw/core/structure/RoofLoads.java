@@ -37,8 +37,9 @@ public record RoofLoads(
     public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown) {
         double moduleKg = job.array().module().mass().si();
         double rackingKg = job.array().tray().rackingMass().si();
-        double allowance =
-                job.roof().allowance() == null ? Double.NaN : job.roof().allowance().load().si();
+        double allowance = job.roof().allowance() == null
+                ? Double.NaN
+                : job.roof().allowance().load().si();
         int count = layout.modules().size();
         double ballastKg = holdDown.ballastKg();
         double total = count * (moduleKg + rackingKg) + ballastKg;
@@ -70,8 +71,7 @@ public record RoofLoads(
                 worst = load;
             }
         }
-        return new RoofLoads(
-                count * moduleKg, count * rackingKg, ballastKg, footprint, bays, worst);
+        return new RoofLoads(count * moduleKg, count * rackingKg, ballastKg, footprint, bays, worst);
     }
 
     /** Adds a mass to the bays in proportion to the part of a rectangle in each. */
@@ -95,8 +95,9 @@ public record RoofLoads(
         for (int r = r0; r <= r1; r++) {
             for (int c = c0; c <= c1; c++) {
                 int i = r * columns + c;
-                inBay[i] +=
-                        massKg * ConvexClip.areaInside(corners, plan.bays().get(i).cell()) / whole;
+                inBay[i] += massKg
+                        * ConvexClip.areaInside(corners, plan.bays().get(i).cell())
+                        / whole;
             }
         }
     }

@@ -21,14 +21,13 @@ import whipsaw.core.working.DataStatus;
 
 /** All code tables, loaded once. {@code tables/index.csv} names each with its source and status. */
 public final class CodeTables {
-    private static final CSVFormat FORMAT =
-            CSVFormat.DEFAULT
-                    .builder()
-                    .setHeader()
-                    .setSkipHeaderRecord(true)
-                    .setCommentMarker('#')
-                    .setTrim(true)
-                    .get();
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setCommentMarker('#')
+            .setTrim(true)
+            .get();
 
     private final Map<String, CodeTable> byId;
 
@@ -125,9 +124,7 @@ public final class CodeTables {
 
     private static String sha256(String text) {
         try {
-            byte[] digest =
-                    MessageDigest.getInstance("SHA-256")
-                            .digest(text.getBytes(StandardCharsets.UTF_8));
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
             return HexFormat.of().formatHex(digest);
         } catch (NoSuchAlgorithmException e) {
             throw new IllegalStateException(e);

@@ -44,9 +44,7 @@ public final class ConductorTables {
             Map<String, Double> ampacity = new HashMap<>();
             for (String material : List.of("cu", "al")) {
                 for (int column : List.of(60, 75, 90)) {
-                    ampacity.put(
-                            material + column,
-                            CodeTable.number(row, material + "_" + column + "C_A"));
+                    ampacity.put(material + column, CodeTable.number(row, material + "_" + column + "C_A"));
                 }
             }
             sizes.add(new Size(row.get("size"), CodeTable.number(row, "area_cmil"), ampacity));
@@ -146,9 +144,7 @@ public final class ConductorTables {
      */
     public double acOhmPerKft(String size, String material, String raceway) {
         Map<String, String> row = acBySize.get(size);
-        return row == null
-                ? Double.NaN
-                : CodeTable.number(row, "r_" + material + "_" + raceway + "_ohm_per_kft");
+        return row == null ? Double.NaN : CodeTable.number(row, "r_" + material + "_" + raceway + "_ohm_per_kft");
     }
 
     /**
@@ -156,10 +152,7 @@ public final class ConductorTables {
      */
     public double reactanceOhmPerKft(String size, String raceway) {
         Map<String, String> row = acBySize.get(size);
-        String column =
-                raceway.equals("pvc")
-                        ? "x_pvc_or_al_conduit_ohm_per_kft"
-                        : "x_steel_conduit_ohm_per_kft";
+        String column = raceway.equals("pvc") ? "x_pvc_or_al_conduit_ohm_per_kft" : "x_steel_conduit_ohm_per_kft";
         return row == null ? Double.NaN : CodeTable.number(row, column);
     }
 

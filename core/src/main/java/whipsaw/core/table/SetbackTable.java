@@ -27,12 +27,9 @@ public final class SetbackTable {
             double setbackFt = CodeTable.number(row, "setback_ft");
             boolean last = Double.isNaN(limitFt);
             if (last || Limits.atMost(Math.min(longSideM, shortSideM), Unit.FOOT.toSi(limitFt))) {
-                String words =
-                        Show.number(setbackFt, 1)
-                                + " ft"
-                                + (last
-                                        ? ""
-                                        : ", either side up to " + Show.number(limitFt, 0) + " ft");
+                String words = Show.number(setbackFt, 1)
+                        + " ft"
+                        + (last ? "" : ", either side up to " + Show.number(limitFt, 0) + " ft");
                 return new Setback(Unit.FOOT.toSi(setbackFt), words);
             }
         }

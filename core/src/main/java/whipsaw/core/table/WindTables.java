@@ -38,10 +38,7 @@ public final class WindTables {
         double highMin = Double.MAX_VALUE;
         for (Map<String, String> row : coefficientTable.rows()) {
             nodes.computeIfAbsent(row.get("tilts") + row.get("zone"), k -> new ArrayList<>())
-                    .add(
-                            new Curve.Node(
-                                    CodeTable.number(row, "normalised_area_ft2"),
-                                    CodeTable.number(row, "gcrn")));
+                    .add(new Curve.Node(CodeTable.number(row, "normalised_area_ft2"), CodeTable.number(row, "gcrn")));
             if (row.get("tilts").equals("low")) {
                 lowMax = Math.max(lowMax, CodeTable.number(row, "tilt_to_deg"));
             } else {
@@ -56,9 +53,7 @@ public final class WindTables {
             factors.put(
                     row.get("method"),
                     new LoadFactors(
-                            CodeTable.number(row, "dead"),
-                            CodeTable.number(row, "wind"),
-                            row.get("combination")));
+                            CodeTable.number(row, "dead"), CodeTable.number(row, "wind"), row.get("combination")));
         }
     }
 

@@ -19,8 +19,7 @@ public enum Dimension {
     CURRENT(Quantity.CURRENT, Unit.AMPERE, Unit.AMPERE),
     VOLTAGE(Quantity.VOLTAGE, Unit.VOLT, Unit.VOLT),
     PER_CENT(Quantity.PER_CENT, Unit.PER_CENT, Unit.PER_CENT),
-    PER_CENT_PER_DEGREE(
-            Quantity.PER_CENT_PER_DEGREE, Unit.PER_CENT_PER_CELSIUS, Unit.PER_CENT_PER_CELSIUS),
+    PER_CENT_PER_DEGREE(Quantity.PER_CENT_PER_DEGREE, Unit.PER_CENT_PER_CELSIUS, Unit.PER_CENT_PER_CELSIUS),
     NUMBER(Quantity.NUMBER, Unit.ONE, Unit.ONE);
 
     private final Quantity quantity;

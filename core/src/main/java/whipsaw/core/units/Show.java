@@ -30,9 +30,7 @@ public final class Show {
     /** A value in the job's system with the other system's in brackets. */
     public static String both(UnitSystem system, Dimension dimension, double si) {
         String own = in(system, dimension, si);
-        return dimension.twoSystems()
-                ? own + " [" + brief(system.other(), dimension, si) + "]"
-                : own;
+        return dimension.twoSystems() ? own + " [" + brief(system.other(), dimension, si) + "]" : own;
     }
 
     /** A value with one unit only: a load in kPa without its kg/m². */

@@ -24,14 +24,7 @@ public enum Unit {
 
     PASCAL(Quantity.PRESSURE, "Pa", "1", "pa", "n/m2"),
     KILOPASCAL(Quantity.PRESSURE, "kPa", "1000", "kpa", "kn/m2"),
-    POUND_PER_SQUARE_FOOT(
-            Quantity.PRESSURE,
-            "psf",
-            "47.880258980335840277",
-            "psf",
-            "lb/ft2",
-            "lbf/ft2",
-            "lb/sqft"),
+    POUND_PER_SQUARE_FOOT(Quantity.PRESSURE, "psf", "47.880258980335840277", "psf", "lb/ft2", "lbf/ft2", "lb/sqft"),
     KILOGRAM_PER_SQUARE_METRE(Quantity.PRESSURE, "kg/m²", "9.80665", "kg/m2", "kgf/m2"),
 
     KILOGRAM(Quantity.MASS, "kg", "1", "kg", "kilogram", "kilograms"),
@@ -51,14 +44,7 @@ public enum Unit {
 
     CELSIUS(Quantity.TEMPERATURE, "°C", "1", "0", "c", "°c", "degc", "deg c"),
     FAHRENHEIT(
-            Quantity.TEMPERATURE,
-            "°F",
-            "0.55555555555555555556",
-            "-17.777777777777777778",
-            "f",
-            "°f",
-            "degf",
-            "deg f"),
+            Quantity.TEMPERATURE, "°F", "0.55555555555555555556", "-17.777777777777777778", "f", "°f", "degf", "deg f"),
 
     WATT(Quantity.POWER, "W", "1", "w", "va"),
     KILOWATT(Quantity.POWER, "kW", "1000", "kw", "kva"),

@@ -17,12 +17,9 @@ public final class UnitText {
     private static final String NUMBER = "(?:\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d*\\.\\d+|\\d+\\.?)";
     private static final Pattern SIMPLE =
             Pattern.compile("([+-]?)\\s*(" + NUMBER + ")(?:[eE]([+-]?\\d{1,2}))?\\s*([^\\d].*)?");
-    private static final Pattern FEET_AND_INCHES =
-            Pattern.compile(
-                    "([+-]?)\\s*(\\d+)\\s*(?:'|ft\\.?|feet|foot|-)\\s*-?\\s*("
-                            + NUMBER
-                            + ")\\s*(?:\"|''|in\\.?|inch|inches)?",
-                    Pattern.CASE_INSENSITIVE);
+    private static final Pattern FEET_AND_INCHES = Pattern.compile(
+            "([+-]?)\\s*(\\d+)\\s*(?:'|ft\\.?|feet|foot|-)\\s*-?\\s*(" + NUMBER + ")\\s*(?:\"|''|in\\.?|inch|inches)?",
+            Pattern.CASE_INSENSITIVE);
     private static final Pattern COMMA = Pattern.compile(".*\\d,\\d.*");
 
     private UnitText() {}
@@ -49,8 +46,7 @@ public final class UnitText {
             clean = clean.substring(1).strip();
         }
         if (COMMA.matcher(clean).matches()) {
-            throw new UnitTextException(
-                    "has a comma: write 3.81 or 3810, with a point and no separator of thousands");
+            throw new UnitTextException("has a comma: write 3.81 or 3810, with a point and no separator of thousands");
         }
         Matcher feet = FEET_AND_INCHES.matcher(clean);
         if (quantity == Quantity.LENGTH && feet.matches()) {
@@ -70,22 +66,21 @@ public final class UnitText {
             throw new UnitTextException("has no unit: write one of " + Unit.namesOf(quantity));
         }
         if (unit == null) {
-            throw new UnitTextException(
-                    "has the unit '" + unitName + "': write one of " + Unit.namesOf(quantity));
+            throw new UnitTextException("has the unit '" + unitName + "': write one of " + Unit.namesOf(quantity));
         }
-        double si = number.multiply(unit.factor(), EXACT).add(unit.offset(), EXACT).doubleValue();
+        double si =
+                number.multiply(unit.factor(), EXACT).add(unit.offset(), EXACT).doubleValue();
         boolean addUnit = unitName.isEmpty() && !unit.symbol().isEmpty();
-        return new Measure(
-                si, addUnit ? text.strip() + " " + unit.symbol() : text.strip(), assumed);
+        return new Measure(si, addUnit ? text.strip() + " " + unit.symbol() : text.strip(), assumed);
     }
 
     private static double feetAndInches(Matcher m) {
         BigDecimal inches = number(m.group(3));
         if (inches.compareTo(BigDecimal.valueOf(12)) >= 0) {
-            throw new UnitTextException(
-                    "has " + m.group(3).strip() + " inches after the feet: these must be below 12");
+            throw new UnitTextException("has " + m.group(3).strip() + " inches after the feet: these must be below 12");
         }
-        BigDecimal total = new BigDecimal(m.group(2)).multiply(BigDecimal.valueOf(12)).add(inches);
+        BigDecimal total =
+                new BigDecimal(m.group(2)).multiply(BigDecimal.valueOf(12)).add(inches);
         return signed(m.group(1), total).multiply(Unit.INCH.factor(), EXACT).doubleValue();
     }
 

@@ -13,25 +13,13 @@ import java.util.List;
  * @param clause of the standard, the method or our own convention
  * @param terms the values put in, in any order
  */
-public record Step(
-        String symbol,
-        String meaning,
-        String formula,
-        String result,
-        String clause,
-        List<Term> terms) {
+public record Step(String symbol, String meaning, String formula, String result, String clause, List<Term> terms) {
 
     public Step {
         terms = List.copyOf(terms);
     }
 
-    public static Step of(
-            String symbol,
-            String meaning,
-            String formula,
-            String result,
-            String clause,
-            Term... terms) {
+    public static Step of(String symbol, String meaning, String formula, String result, String clause, Term... terms) {
         return new Step(symbol, meaning, formula, result, clause, List.of(terms));
     }
 

@@ -14,20 +14,13 @@ import whipsaw.core.units.Measure;
  * @param figure key of the figure whose working explains it, or null
  */
 public record Term(
-        String symbol,
-        String meaning,
-        String value,
-        Origin origin,
-        String source,
-        DataStatus status,
-        String figure) {
+        String symbol, String meaning, String value, Origin origin, String source, DataStatus status, String figure) {
 
     /** A value of the job itself; an assumption when it was typed as one. */
     public static Term given(String symbol, String meaning, String value, Measure measure) {
         boolean assumed = measure != null && measure.assumed();
         String typed = measure == null ? null : "typed " + measure.typed();
-        return new Term(
-                symbol, meaning, value, assumed ? Origin.ASSUMED : Origin.GIVEN, typed, null, null);
+        return new Term(symbol, meaning, value, assumed ? Origin.ASSUMED : Origin.GIVEN, typed, null, null);
     }
 
     /** A value computed elsewhere, with the figure that shows how (null: an earlier step). */
@@ -36,8 +29,7 @@ public record Term(
     }
 
     /** A value of a code table or of a catalogue entry. */
-    public static Term data(
-            String symbol, String meaning, String value, Origin origin, DataSource source) {
+    public static Term data(String symbol, String meaning, String value, Origin origin, DataSource source) {
         return new Term(symbol, meaning, value, origin, source.words(), source.status(), null);
     }
 

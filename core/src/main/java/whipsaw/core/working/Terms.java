@@ -37,13 +37,6 @@ public final class Terms {
         if (known == null) {
             return new Term(symbol, meaning, value, Origin.GIVEN, null, null, null);
         }
-        return new Term(
-                symbol,
-                meaning,
-                value,
-                known.origin(),
-                known.source(),
-                known.status(),
-                known.figure());
+        return new Term(symbol, meaning, value, known.origin(), known.source(), known.status(), known.figure());
     }
 }

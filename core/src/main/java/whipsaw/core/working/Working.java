@@ -12,8 +12,7 @@ import java.util.List;
  * @param steps in order of computation
  * @param notes limits, conventions and cautions
  */
-public record Working(
-        String figure, String title, String answer, List<Step> steps, List<String> notes) {
+public record Working(String figure, String title, String answer, List<Step> steps, List<String> notes) {
 
     public Working {
         steps = List.copyOf(steps);
@@ -44,12 +43,7 @@ public record Working(
         }
 
         public Builder step(
-                String symbol,
-                String meaning,
-                String formula,
-                String result,
-                String clause,
-                Term... terms) {
+                String symbol, String meaning, String formula, String result, String clause, Term... terms) {
             steps.add(Step.of(symbol, meaning, formula, result, clause, terms));
             return this;
         }

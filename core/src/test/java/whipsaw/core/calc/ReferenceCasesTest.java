@@ -23,29 +23,26 @@ class ReferenceCasesTest {
         return Stream.of("structural", "electrical", "solar")
                 .flatMap(name -> read(name).stream())
                 .filter(c -> topics.named((String) c.get("topic")) != null)
-                .map(
-                        c ->
-                                dynamicTest(
-                                        c.get("topic") + " " + c.get("id"),
-                                        () -> assertThat(runner.run(c).misses()).isEmpty()));
+                .map(c -> dynamicTest(
+                        c.get("topic") + " " + c.get("id"),
+                        () -> assertThat(runner.run(c).misses()).isEmpty()));
     }
 
     @Test
     void everyTopicHasACase() {
-        List<Object> covered =
-                Stream.of("structural", "electrical", "solar")
-                        .flatMap(name -> read(name).stream())
-                        .map(c -> (Object) c.get("topic"))
-                        .toList();
+        List<Object> covered = Stream.of("structural", "electrical", "solar")
+                .flatMap(name -> read(name).stream())
+                .map(c -> (Object) c.get("topic"))
+                .toList();
         assertThat(topics.all()).allSatisfy(topic -> assertThat(covered).contains(topic.name()));
     }
 
     @Test
     @SuppressWarnings("unchecked")
     void aWrongExpectationIsAMiss() {
-        Map<String, Object> wrong = new java.util.LinkedHashMap<>(read("structural").get(0));
-        Map<String, Object> expected =
-                new java.util.LinkedHashMap<>((Map<String, Object>) wrong.get("expected"));
+        Map<String, Object> wrong =
+                new java.util.LinkedHashMap<>(read("structural").get(0));
+        Map<String, Object> expected = new java.util.LinkedHashMap<>((Map<String, Object>) wrong.get("expected"));
         expected.put("Kz", 0.99);
         wrong.put("expected", expected);
         assertThat(runner.run(wrong).misses()).hasSize(1).first().asString().contains("Kz");
@@ -58,9 +55,8 @@ class ReferenceCasesTest {
         inputs.put("d1_edge_m", 13);
         inputs.put("h_ft", 30);
         inputs.put("h2_ft", 1.5);
-        assertThat(
-                        org.assertj.core.api.Assertions.catchThrowable(
-                                () -> topics.named("panel_exposed").run(inputs)))
+        assertThat(org.assertj.core.api.Assertions.catchThrowable(
+                        () -> topics.named("panel_exposed").run(inputs)))
                 .isInstanceOf(CalcException.class)
                 .hasMessageContaining("d1_edge_m")
                 .hasMessageContaining("disagrees");
@@ -68,8 +64,7 @@ class ReferenceCasesTest {
 
     @SuppressWarnings("unchecked")
     private static List<Map<String, Object>> read(String name) {
-        try (InputStream in =
-                ReferenceCasesTest.class.getResourceAsStream("/cases/" + name + "-cases.json")) {
+        try (InputStream in = ReferenceCasesTest.class.getResourceAsStream("/cases/" + name + "-cases.json")) {
             return (List<Map<String, Object>>)
                     new ObjectMapper().readValue(in, Map.class).get("cases");
         } catch (java.io.IOException e) {

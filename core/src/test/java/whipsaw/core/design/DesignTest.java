@@ -25,10 +25,9 @@ import whipsaw.core.working.Step;
 class DesignTest {
     private static final GeometryFactory GEOMETRY = new GeometryFactory();
 
-    private static final Map<String, Object> VENT =
-            Map.of(
-                    "id", "v", "name", "Vent", "x", "30.2 m", "y", "20.1 m", "width", "1.3 m",
-                    "depth", "0.9 m", "height", "1 m", "clear", "0.75 m");
+    private static final Map<String, Object> VENT = Map.of(
+            "id", "v", "name", "Vent", "x", "30.2 m", "y", "20.1 m", "width", "1.3 m", "depth", "0.9 m", "height",
+            "1 m", "clear", "0.75 m");
 
     private static Map<String, Object> corner(double x, double y) {
         return Map.of("x", x + " m", "y", y + " m");
@@ -55,18 +54,18 @@ class DesignTest {
 
     @Test
     void everyModuleKeepsItsDistancesOnAnAwkwardRoof() {
-        Design d =
-                design(
-                        "roof.outline",
-                        bentL(),
-                        "roof.obstructions",
-                        List.of(VENT),
-                        "array.facing",
-                        Map.of("edge", 1),
-                        "roof.parapets",
-                        List.of(Map.of("edge", 2, "height", "1 m", "thickness", "300 mm")));
+        Design d = design(
+                "roof.outline",
+                bentL(),
+                "roof.obstructions",
+                List.of(VENT),
+                "array.facing",
+                Map.of("edge", 1),
+                "roof.parapets",
+                List.of(Map.of("edge", 2, "height", "1 m", "thickness", "300 mm")));
         assertThat(d.layout().modules()).hasSizeGreaterThan(100);
-        var vent = whipsaw.core.roof.RoofPlan.rectangle(d.job().roof().obstructions().get(0));
+        var vent = whipsaw.core.roof.RoofPlan.rectangle(
+                d.job().roof().obstructions().get(0));
         List<Polygon> placed = new ArrayList<>();
         for (ArrayLayout.Module m : d.layout().modules()) {
             Polygon p = polygon(d.layout().corners(m));
@@ -115,8 +114,7 @@ class DesignTest {
     @Test
     void turningBuildingAndNorthTogetherChangesNothing() {
         Design straight = design();
-        Design turned =
-                design("roof.upAzimuth", "37 deg", "array.facing", Map.of("azimuth", "217 deg"));
+        Design turned = design("roof.upAzimuth", "37 deg", "array.facing", Map.of("azimuth", "217 deg"));
         assertThat(turned.layout().modules()).hasSameSizeAs(straight.layout().modules());
         assertThat(turned.holdDown().blocks()).isEqualTo(straight.holdDown().blocks());
     }
@@ -149,24 +147,25 @@ class DesignTest {
         assertThat(sum(joints, true)).isCloseTo(sum(modules, true), within(1e-6));
         assertThat(sum(joints, false)).isCloseTo(sum(modules, false), within(1e-6));
         assertThat(joints.holdDown().positions())
-                .hasSize(modules.holdDown().positions().size() + joints.layout().runs().size());
+                .hasSize(modules.holdDown().positions().size()
+                        + joints.layout().runs().size());
     }
 
     private static double sum(Design d, boolean uplift) {
         return d.holdDown().positions().stream()
-                .mapToDouble(
-                        p ->
-                                uplift
-                                        ? p.ballast().demand().upliftN()
-                                        : p.ballast().demand().ownMassKg())
+                .mapToDouble(p -> uplift
+                        ? p.ballast().demand().upliftN()
+                        : p.ballast().demand().ownMassKg())
                 .sum();
     }
 
     @Test
     void massInTheBaysIsTheMassOfTheArray() {
         Design d = design("array.facing", Map.of("azimuth", "163 deg"), "roof.outline", bentL());
-        double inBays = d.loads().bays().stream().mapToDouble(b -> b.load().massKg()).sum();
-        assertThat(inBays).isCloseTo(d.loads().totalKg(), within(1e-6 * d.loads().totalKg()));
+        double inBays =
+                d.loads().bays().stream().mapToDouble(b -> b.load().massKg()).sum();
+        assertThat(inBays)
+                .isCloseTo(d.loads().totalKg(), within(1e-6 * d.loads().totalKg()));
     }
 
     @Test
@@ -182,10 +181,7 @@ class DesignTest {
 
     private static Set<String> places(Design d) {
         Set<String> places = new HashSet<>();
-        d.layout()
-                .modules()
-                .forEach(
-                        m -> places.add(Math.round(m.s() * 1000) + "," + Math.round(m.t() * 1000)));
+        d.layout().modules().forEach(m -> places.add(Math.round(m.s() * 1000) + "," + Math.round(m.t() * 1000)));
         return places;
     }
 
@@ -196,11 +192,8 @@ class DesignTest {
         List<Integer> all = new ArrayList<>(c.leftOut());
         c.strings().forEach(s -> all.addAll(s.modules()));
         assertThat(all).doesNotHaveDuplicates().hasSize(d.layout().modules().size());
-        assertThat(c.strings())
-                .allSatisfy(
-                        s ->
-                                assertThat(s.modules().size())
-                                        .isBetween(c.limits().shortest(), c.limits().longest()));
+        assertThat(c.strings()).allSatisfy(s -> assertThat(s.modules().size())
+                .isBetween(c.limits().shortest(), c.limits().longest()));
         assertThat(c.worstRatio()).isLessThanOrEqualTo(1.35 + 1e-9);
     }
 
@@ -208,18 +201,13 @@ class DesignTest {
     void verdictsFollowTheAllowance() {
         assertThat(check(design("roof.allowance", null), "roof.footprint").verdict())
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
-        Design weak =
-                design(
-                        "roof.allowance",
-                        Map.of("load", "0.1 kPa", "givenBy", "A", "date", "2026-01-31"));
+        Design weak = design("roof.allowance", Map.of("load", "0.1 kPa", "givenBy", "A", "date", "2026-01-31"));
         assertThat(check(weak, "roof.footprint").verdict()).isEqualTo(Verdict.FAILS);
         assertThat(weak.exitCode()).isEqualTo(2);
         assertThat(weak.worstCheck().verdict()).isEqualTo(Verdict.FAILS);
         double load = weak.loads().footprint().loadPa();
         Design onTheLimit =
-                design(
-                        "roof.allowance",
-                        Map.of("load", load + " Pa", "givenBy", "A", "date", "2026-01-31"));
+                design("roof.allowance", Map.of("load", load + " Pa", "givenBy", "A", "date", "2026-01-31"));
         assertThat(check(onTheLimit, "roof.footprint").verdict()).isEqualTo(Verdict.CLOSE);
     }
 
@@ -236,15 +224,9 @@ class DesignTest {
     @Test
     void aTableThatHasChangedSinceIsTold() {
         var resting = Jobs.SOLVER.resting(Jobs.job());
-        assertThat(Jobs.SOLVER.solve(resting).checks())
-                .noneMatch(c -> c.id().equals("tables.changed"));
-        var stale =
-                resting.resting(
-                        List.of(
-                                new whipsaw.core.job.Job.TableRef(
-                                        "asce_exposure", "2016", "0000")));
-        assertThat(check(Jobs.SOLVER.solve(stale), "tables.changed").demand())
-                .isEqualTo("asce_exposure");
+        assertThat(Jobs.SOLVER.solve(resting).checks()).noneMatch(c -> c.id().equals("tables.changed"));
+        var stale = resting.resting(List.of(new whipsaw.core.job.Job.TableRef("asce_exposure", "2016", "0000")));
+        assertThat(check(Jobs.SOLVER.solve(stale), "tables.changed").demand()).isEqualTo("asce_exposure");
     }
 
     private static Check check(Design d, String id) {
@@ -262,16 +244,14 @@ class DesignTest {
             assertThat(working.steps()).as(key).isNotEmpty();
             for (Step step : working.steps()) {
                 assertThat(step.substituted()).as(key).doesNotContain("{").doesNotContain("NaN");
-                step.terms().stream()
-                        .filter(t -> t.figure() != null)
-                        .forEach(
-                                t ->
-                                        assertThat(figures.working(t.figure()))
-                                                .as(t.figure())
-                                                .isNotNull());
+                step.terms().stream().filter(t -> t.figure() != null).forEach(t -> assertThat(
+                                figures.working(t.figure()))
+                        .as(t.figure())
+                        .isNotNull());
             }
         }
-        d.checks().forEach(c -> assertThat(figures.working(c.figure())).as(c.id()).isNotNull());
+        d.checks()
+                .forEach(c -> assertThat(figures.working(c.figure())).as(c.id()).isNotNull());
     }
 
     @Test

@@ -28,8 +28,7 @@ public final class Jobs {
 
     /** Sets {@code roof.height} to a value; null removes it. */
     @SuppressWarnings("unchecked")
-    public static Map<String, Object> with(
-            Map<String, Object> document, String path, Object value) {
+    public static Map<String, Object> with(Map<String, Object> document, String path, Object value) {
         String[] steps = path.split("\\.");
         Map<String, Object> place = document;
         for (int i = 0; i < steps.length - 1; i++) {

@@ -28,19 +28,16 @@ class JobDocumentTest {
     @Test
     void aFileMustNameItsUnitsAndAFormNeedNot() {
         Map<String, Object> document = Jobs.with(Jobs.document(), "roof.height", "7.5");
-        assertThat(JobReader.read(document, false).problems())
-                .singleElement()
-                .satisfies(p -> assertThat(p.words()).contains("has no unit"));
+        assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> assertThat(p.words())
+                .contains("has no unit"));
         assertThat(JobReader.read(document, true).job().roof().height().typed()).isEqualTo("7.5 m");
     }
 
     @Test
     void aStoredValueThatDisagreesWithItsTextIsRefused() {
-        Map<String, Object> document =
-                Jobs.with(Jobs.document(), "roof.height", Map.of("typed", "6 m", "m", 6.1));
-        assertThat(JobReader.read(document, false).problems())
-                .singleElement()
-                .satisfies(p -> assertThat(p.message()).contains("disagrees"));
+        Map<String, Object> document = Jobs.with(Jobs.document(), "roof.height", Map.of("typed", "6 m", "m", 6.1));
+        assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> assertThat(p.message())
+                .contains("disagrees"));
     }
 
     private static Map<String, Object> outline(double... xy) {
@@ -52,26 +49,16 @@ class JobDocumentTest {
     }
 
     private static List<Object> box(String x, String y, String side) {
-        return List.of(
-                Map.of(
-                        "id", "a", "name", "Fan", "x", x, "y", y, "width", side, "depth", side,
-                        "height", "1 m", "clear", "1 m"));
+        return List.of(Map.of(
+                "id", "a", "name", "Fan", "x", x, "y", y, "width", side, "depth", side, "height", "1 m", "clear",
+                "1 m"));
     }
 
     static Stream<Arguments> bad() {
         return Stream.of(
-                Arguments.of(
-                        "roof.outline",
-                        outline(0, 0, 20, 20, 20, 0, 0, 20),
-                        "$.roof.outline",
-                        "edges 1 and 3"),
-                Arguments.of(
-                        "roof.outline",
-                        outline(0, 0, 20, 0, 40, 0),
-                        "$.roof.outline",
-                        "cross or touch"),
-                Arguments.of(
-                        "roof.outline", outline(0, 0, 1, 0, 1, 1), "$.roof.outline", "at least"),
+                Arguments.of("roof.outline", outline(0, 0, 20, 20, 20, 0, 0, 20), "$.roof.outline", "edges 1 and 3"),
+                Arguments.of("roof.outline", outline(0, 0, 20, 0, 40, 0), "$.roof.outline", "cross or touch"),
+                Arguments.of("roof.outline", outline(0, 0, 1, 0, 1, 1), "$.roof.outline", "at least"),
                 Arguments.of(
                         "roof.obstructions",
                         box("59.5 m", "3 m", "1 m"),
@@ -98,8 +85,7 @@ class JobDocumentTest {
                         "$.array.module.length",
                         "bigger than the roof"),
                 Arguments.of("roof.covering", "PVC", "$.roof.covering", "it lists EPDM, TPO"),
-                Arguments.of(
-                        "array.facing", Map.of("edge", 9), "$.array.facing.edge", "edges 1 to 4"),
+                Arguments.of("array.facing", Map.of("edge", 9), "$.array.facing.edge", "edges 1 to 4"),
                 Arguments.of("roof.roofer", "someone", "$.roof.roofer", "not known here"),
                 Arguments.of("site", null, "$.site", "is missing"),
                 Arguments.of("schema", 7, "$.schema", "later version"));
@@ -107,18 +93,14 @@ class JobDocumentTest {
 
     @ParameterizedTest
     @MethodSource("bad")
-    void badInputNamesTheFieldTheValueAndWhatIsAllowed(
-            String set, Object value, String path, String words) {
+    void badInputNamesTheFieldTheValueAndWhatIsAllowed(String set, Object value, String path, String words) {
         Map<String, Object> document = Jobs.with(Jobs.document(), set, value);
         var reading = JobReader.read(document, false);
-        List<Problem> problems =
-                reading.ok() ? Jobs.SOLVER.problems(reading.job()) : reading.problems();
-        assertThat(problems)
-                .anySatisfy(
-                        p -> {
-                            assertThat(p.path()).isEqualTo(path);
-                            assertThat(p.words()).contains(words);
-                        });
+        List<Problem> problems = reading.ok() ? Jobs.SOLVER.problems(reading.job()) : reading.problems();
+        assertThat(problems).anySatisfy(p -> {
+            assertThat(p.path()).isEqualTo(path);
+            assertThat(p.words()).contains(words);
+        });
     }
 
     @Test
@@ -129,7 +111,6 @@ class JobDocumentTest {
                 .forEach(spoil);
         assertThat(JobReader.read(document, false).problems())
                 .extracting(Problem::path)
-                .containsExactly(
-                        "$.roof.height", "$.site.wind", "$.array.tilt", "$.electrical.systemLimit");
+                .containsExactly("$.roof.height", "$.site.wind", "$.array.tilt", "$.electrical.systemLimit");
     }
 }

@@ -15,18 +15,12 @@ class TapeTest {
 
     @Test
     void readsASurveyAsItIsCalledOut() {
-        var reading =
-                TapeText.read("42' 7 1/2\", left\n18-3, L 89.5\n\n12.5 m right 45 deg", Unit.FOOT);
+        var reading = TapeText.read("42' 7 1/2\", left\n18-3, L 89.5\n\n12.5 m right 45 deg", Unit.FOOT);
         assertThat(reading.problems()).isEmpty();
-        assertThat(reading.legs())
-                .extracting(Job.TapedLeg::turnDeg)
-                .containsExactly(90.0, 89.5, -45.0);
+        assertThat(reading.legs()).extracting(Job.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
         assertThat(reading.legs().get(0).length().si()).isCloseTo(12.9921, within(1e-9));
-        assertThat(
-                        TapeText.read(
-                                        TapeText.write(new Job.Taped(false, reading.legs())),
-                                        Unit.FOOT)
-                                .legs())
+        assertThat(TapeText.read(TapeText.write(new Job.Taped(false, reading.legs())), Unit.FOOT)
+                        .legs())
                 .isEqualTo(reading.legs());
     }
 
@@ -34,9 +28,7 @@ class TapeTest {
     void namesTheLineThatCannotBeRead() {
         var reading = TapeText.read("42', left\n18 cubits, left\n30'\n5', left 200", Unit.FOOT);
         assertThat(reading.legs()).hasSize(1);
-        assertThat(reading.problems())
-                .extracting(p -> p.label())
-                .containsExactly("Line 2", "Line 3", "Line 4");
+        assertThat(reading.problems()).extracting(p -> p.label()).containsExactly("Line 2", "Line 3", "Line 4");
     }
 
     private static Map<String, Object> leg(String length, double turn) {
@@ -52,11 +44,7 @@ class TapeTest {
                         "face",
                         face,
                         "legs",
-                        List.of(
-                                leg("30 m", turn),
-                                leg("20 m", turn),
-                                leg("30 m", turn),
-                                leg("20.06 m", turn))),
+                        List.of(leg("30 m", turn), leg("20 m", turn), leg("30 m", turn), leg("20.06 m", turn))),
                 "roof.parapets",
                 List.of(Map.of("edge", 1, "height", "1 m", "thickness", "250 mm")));
     }
@@ -80,32 +68,31 @@ class TapeTest {
 
     @Test
     void innerFacesAreMovedOutByTheParapet() {
-        double added = taped("inside", 90).plan().areaM2() - taped("outside", 90).plan().areaM2();
+        double added = taped("inside", 90).plan().areaM2()
+                - taped("outside", 90).plan().areaM2();
         assertThat(added).isCloseTo(0.25 * 30, within(0.05));
     }
 
     @Test
     void zonesOfAnLFollowTheOutsideCornersOnly() {
-        Design d =
-                Jobs.design(
-                        "roof.outline",
-                        Map.of(
-                                "kind",
-                                "taped",
-                                "face",
-                                "outside",
-                                "legs",
-                                List.of(
-                                        leg("90 m", 90),
-                                        leg("40 m", 90),
-                                        leg("50 m", -90),
-                                        leg("50 m", 90),
-                                        leg("40 m", 90),
-                                        leg("90 m", 90))));
+        Design d = Jobs.design(
+                "roof.outline",
+                Map.of(
+                        "kind",
+                        "taped",
+                        "face",
+                        "outside",
+                        "legs",
+                        List.of(
+                                leg("90 m", 90),
+                                leg("40 m", 90),
+                                leg("50 m", -90),
+                                leg("50 m", 90),
+                                leg("40 m", 90),
+                                leg("90 m", 90))));
         assertThat(d.site().zones().corners()).hasSize(5);
         double width = 2 * 6.0;
-        assertThat(d.site().zones().cornerAreas().getArea())
-                .isCloseTo(5 * width * width, within(0.5));
+        assertThat(d.site().zones().cornerAreas().getArea()).isCloseTo(5 * width * width, within(0.5));
         assertThat(d.site().zones().zone(panelAt(40.0 + 3, 40.0 - 3))).isEqualTo("2");
         assertThat(d.site().zones().zone(panelAt(3, 3))).isEqualTo("3");
         assertThat(d.site().zones().zone(panelAt(20, 20))).isEqualTo("1");

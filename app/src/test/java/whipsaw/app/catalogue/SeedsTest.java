@@ -1,0 +1,50 @@
+package whipsaw.app.catalogue;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import whipsaw.core.design.Solver;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Problem;
+import whipsaw.core.table.CodeTables;
+
+class SeedsTest {
+
+    @Test
+    void whatShipsIsMarkedInventedAndCanBeSolved() {
+        assertThat(Seeds.entries())
+                .hasSizeGreaterThan(5)
+                .allSatisfy(e -> assertThat(e.body().get("status")).isEqualTo("invented"));
+        Solver solver = new Solver(CodeTables.shipped());
+        for (Map<String, Object> document : java.util.List.of(Seeds.demoJob(), Seeds.newJob())) {
+            var reading = JobReader.read(document, false);
+            assertThat(reading.problems()).isEmpty();
+            assertThat(solver.problems(reading.job())).isEmpty();
+            assertThat(solver.solve(reading.job()).layout().modules()).isNotEmpty();
+        }
+    }
+
+    @Test
+    void theDemoIsAHallOfTheSizeItSays() {
+        var design = new Solver(CodeTables.shipped())
+                .solve(JobReader.read(Seeds.demoJob(), false).job());
+        assertThat(design.layout().modules().size()).isBetween(420, 480);
+        assertThat(design.job().roof().obstructions()).hasSizeGreaterThanOrEqualTo(6);
+        assertThat(design.plan().edges().stream().filter(e -> e.parapetHeightM() > 0))
+                .hasSize(2);
+        assertThat(design.exitCode()).isZero();
+    }
+
+    @Test
+    void aTypedWeightOrSizeOutsideItsRangeIsRefused() {
+        Map<String, Object> body = new LinkedHashMap<>(Seeds.entries().get(0).body());
+        body.put("mass", "278 kg");
+        body.put("vocCoefficient", "0.26 %/C");
+        body.put("colour", "black");
+        assertThat(JobReader.readEntry("module", body).problems())
+                .extracting(Problem::path)
+                .containsExactly("$.mass", "$.vocCoefficient", "$.colour");
+    }
+}

@@ -215,6 +215,65 @@ class JobFlowTest {
     }
 
     @Test
+    void anOutlineIsDrawnByClicksOrGivenUp() {
+        page.navigate(server.address("/"));
+        page.locator("input[name=name]").fill("Drawn");
+        page.locator("button", new Page.LocatorOptions().setHasText("Start the job"))
+                .click();
+        openSection("roof");
+        page.locator("#draw-outline").click();
+        BoundingBox plan = page.locator("#plan").boundingBox();
+        page.mouse().click(plan.x + 200, plan.y + 300);
+        page.keyboard().press("Escape");
+        assertThat(page.locator("#told")).containsText("nothing was changed");
+        page.locator("#draw-outline").click();
+        page.mouse().click(plan.x + 120, plan.y + 320);
+        page.mouse().click(plan.x + 520, plan.y + 321);
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#told")).containsText("too few");
+        page.mouse().click(plan.x + 519, plan.y + 120);
+        page.mouse().click(plan.x + 121, plan.y + 121);
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".history li").first()).containsText("Outline changed");
+        assertThat(page.locator(".layer-roof")).containsText("edge 4");
+    }
+
+    @Test
+    void aJobFileIsReadOrRefusedWithItsPath() {
+        String file = server.get("/jobs/" + slug + "/job.json").body();
+        page.navigate(server.address("/"));
+        page.locator("textarea[name=file]").fill(file.replace("\"105 mph\"", "\"105\""));
+        page.locator("button", new Page.LocatorOptions().setHasText("Read the job file"))
+                .click();
+        assertThat(page.locator("main")).containsText("$.site.wind");
+        assertThat(page.locator("main")).containsText("has no unit");
+        page.goBack();
+        page.locator("textarea[name=file]").fill(file);
+        page.locator("button", new Page.LocatorOptions().setHasText("Read the job file"))
+                .click();
+        assertThat(page.locator("#titleblock")).containsText("447");
+    }
+
+    @Test
+    void zoomPanAndLayersWorkByKeyAndButton() {
+        String whole = page.locator("#plan").getAttribute("viewBox");
+        page.locator("#plan").focus();
+        page.keyboard().press("+");
+        String nearer = page.locator("#plan").getAttribute("viewBox");
+        assertThat(Double.parseDouble(nearer.split(" ")[2])).isLessThan(Double.parseDouble(whole.split(" ")[2]));
+        page.keyboard().press("Shift+ArrowRight");
+        assertThat(page.locator("#plan").getAttribute("viewBox")).isNotEqualTo(nearer);
+        page.locator("#fit").click();
+        assertThat(page.locator("#plan")).hasAttribute("viewBox", whole);
+        assertThat(page.locator(".layer-strings")).isHidden();
+        page.locator("[data-layer=strings]").check();
+        assertThat(page.locator(".layer-strings")).isVisible();
+        field("$.array.tilt").selectOption("5 deg");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(page.locator(".layer-strings")).isVisible();
+    }
+
+    @Test
     void aNewMetricJobStartsAssumedAndTakesMetricEntry() {
         page.navigate(server.address("/"));
         page.locator("input[name=name]").fill("Barn <b>");

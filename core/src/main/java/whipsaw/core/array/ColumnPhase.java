@@ -33,7 +33,7 @@ final class ColumnPhase {
             double extra = spare - Math.floor(spare / pitchM + 1e-12) * pitchM;
             double from = wrap(interval.from(), pitchM);
             events.add(new Event(from, 1));
-            double to = from + Math.max(extra, TOUCH_M);
+            double to = from + extra + TOUCH_M; // stretches that just touch count together
             if (to >= pitchM) {
                 count++;
                 to -= pitchM;

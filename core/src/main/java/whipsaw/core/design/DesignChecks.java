@@ -19,8 +19,6 @@ import whipsaw.core.units.UnitSystem;
 
 /** Every check of a design. */
 final class DesignChecks {
-    private static final double TAPE_CLOSES = 500;
-
     private final Design design;
     private final Job job;
     private final UnitSystem units;
@@ -35,7 +33,7 @@ final class DesignChecks {
     static List<Check> of(Design design, CodeTables tables) {
         DesignChecks all = new DesignChecks(design);
         all.sameTables(tables);
-        all.tape();
+        all.tape(tables);
         all.placed();
         all.rowShade();
         all.windScope();
@@ -73,17 +71,18 @@ final class DesignChecks {
         }
     }
 
-    private void tape() {
+    private void tape(CodeTables tables) {
         if (design.plan().tape() == null) {
             return;
         }
-        double allowed = design.plan().tape().perimeterM() / TAPE_CLOSES;
+        double oneIn = tables.houseRule("tape_closes_one_in");
+        double allowed = design.plan().tape().perimeterM() / oneIn;
         double gap = design.plan().tape().closureM();
         checks.add(Check.compare(
                 "survey.closes",
                 "Tape survey closes",
                 text(Dimension.ROOF_LENGTH, gap),
-                text(Dimension.ROOF_LENGTH, allowed) + ", 1 in 500 of the perimeter",
+                text(Dimension.ROOF_LENGTH, allowed) + ", 1 in " + Show.number(oneIn, 0) + " of the perimeter",
                 gap / allowed,
                 null,
                 "house rule for a taped outline",

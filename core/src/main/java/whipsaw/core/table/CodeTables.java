@@ -83,8 +83,18 @@ public final class CodeTables {
         used.add(wind.exposureTable());
         used.add(wind.factorTable());
         used.add(setbacks.table());
+        used.add(table("house_rules"));
         used.addAll(conductors.all());
         return used;
+    }
+
+    /** A figure of the house rules. */
+    public double houseRule(String rule) {
+        return table("house_rules").rows().stream()
+                .filter(row -> row.get("rule").equals(rule))
+                .mapToDouble(row -> CodeTable.number(row, "value"))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no house rule " + rule));
     }
 
     public WindTables wind() {

@@ -26,7 +26,7 @@ class WindAndBallastTest {
         return TiltedArray.pressure(s, zone, edge, WIND);
     }
 
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "4711")
     void upliftFallsWithAreaAndRisesWithZoneAndTilt(
             @ForAll @DoubleRange(min = 0, max = 30) double tilt,
             @ForAll @DoubleRange(min = 0.5, max = 500) double area) {
@@ -38,7 +38,7 @@ class WindAndBallastTest {
         assertThat(pressure(setting(tilt + 1, area, 0), "2", false).upliftPa()).isGreaterThanOrEqualTo(here);
     }
 
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "4711")
     void theCurvesHaveNoStep(
             @ForAll @DoubleRange(min = 0.2, max = 8000) double areaFt2,
             @ForAll @DoubleRange(min = 0, max = 35) double tilt) {
@@ -92,7 +92,7 @@ class WindAndBallastTest {
     }
 
     /** The weight found holds with nothing to spare, and a hundredth less does not. */
-    @Property(tries = 300)
+    @Property(tries = 300, seed = "4711")
     void theWeightIsJustEnough(
             @ForAll @DoubleRange(min = 50, max = 5000) double uplift,
             @ForAll @DoubleRange(min = 0, max = 1500) double drag,

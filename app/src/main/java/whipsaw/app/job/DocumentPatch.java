@@ -13,7 +13,8 @@ import java.util.regex.Pattern;
  * document is not touched.
  */
 public final class DocumentPatch {
-    private static final Pattern STEP = Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d+)]|\\[(id|edge)=([A-Za-z0-9-]+)]");
+    private static final Pattern STEP =
+            Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d{1,6})]|\\[(id(?==)|edge(?==\\d{1,4}]))=([A-Za-z0-9-]+)]");
 
     private final Map<String, Object> root;
 

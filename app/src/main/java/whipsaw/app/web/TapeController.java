@@ -40,7 +40,7 @@ public class TapeController {
         UnitSystem units = jobs.open(slug).design().job().project().units();
         String text = String.valueOf(body.get("text"));
         if (text.length() > LONGEST) {
-            throw new IllegalArgumentException("the survey is longer than " + LONGEST + " characters");
+            throw new JobController.DocumentPatchProblem("the survey is longer than " + LONGEST + " characters");
         }
         var reading = TapeText.read(text, Dimension.ROOF_LENGTH.unit(units));
         Map<String, Object> answer = new LinkedHashMap<>();

@@ -59,6 +59,8 @@ class DocumentPatchTest {
                 "$.roof..x",
                 "$.roof.vents[id=none].x",
                 "$.roof.vents[7].x",
+                "$.roof.vents[99999999999].x",
+                "$.roof.vents[edge=two].x",
                 "$.roof.height.x",
                 "$.roof[0]",
                 "$.ro of"

@@ -91,12 +91,20 @@ final class ElectricalTopics {
                     InverterCurrent c = InverterCurrent.of(
                             in.positive("power", Quantity.POWER),
                             in.positive("line_voltage", Quantity.VOLTAGE),
-                            (int) in.number("phases", 1, 3),
+                            phases(in),
                             tables);
                     out.put("current_A", c.currentA())
                             .put("continuous_x_1_25_A", c.continuousA())
                             .put("ocpd_A", c.deviceA() == 0 ? null : c.deviceA());
                 });
+    }
+
+    private static int phases(CalcInputs in) {
+        int phases = in.whole("phases");
+        if (phases != 1 && phases != 3) {
+            throw new CalcException("phases", phases + " is neither 1 nor 3");
+        }
+        return phases;
     }
 
     private static Topic ampacity(ConductorTables tables) {

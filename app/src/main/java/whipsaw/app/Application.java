@@ -2,7 +2,6 @@ package whipsaw.app;
 
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
-import whipsaw.core.design.Solver;
 import whipsaw.core.table.CodeTables;
 
 /** The server. */
@@ -10,12 +9,7 @@ import whipsaw.core.table.CodeTables;
 public class Application {
 
     @Bean
-    CodeTables codeTables() {
+    CodeTables shippedTables() {
         return CodeTables.shipped();
-    }
-
-    @Bean
-    Solver solver(CodeTables tables) {
-        return new Solver(tables);
     }
 }

@@ -1,11 +1,13 @@
 package whipsaw.app;
 
 import java.util.Arrays;
+import whipsaw.app.command.BackupCommand;
 import whipsaw.app.command.CalcCommand;
 import whipsaw.app.command.ServeCommand;
 import whipsaw.app.command.SolveCommand;
 
-/** The command line: {@code serve}, {@code demo}, {@code solve} and {@code calc}. */
+/** The command line: {@code serve}, {@code demo}, {@code solve}, {@code calc}, {@code backup} and {@code
+ * restore}. */
 public final class Whipsaw {
     private Whipsaw() {}
 
@@ -14,10 +16,13 @@ public final class Whipsaw {
         String[] rest = args.length == 0 ? args : Arrays.copyOfRange(args, 1, args.length);
         switch (command) {
             case "serve", "demo" -> ServeCommand.run(command.equals("demo"), rest);
+            case "backup", "restore" -> System.exit(
+                    BackupCommand.run(command.equals("restore"), rest, System.out, System.err));
             case "solve" -> System.exit(SolveCommand.run(rest, System.out, System.err));
             case "calc" -> System.exit(CalcCommand.run(rest, System.in, System.out, System.err));
             default -> {
-                System.err.println("usage: whipsaw demo | serve | solve FILE | calc TOPIC");
+                System.err.println(
+                        "usage: whipsaw demo | serve | solve FILE | calc TOPIC | backup FILE | restore FILE");
                 System.exit(1);
             }
         }

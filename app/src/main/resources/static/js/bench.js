@@ -1,6 +1,7 @@
 // The work surface of a job: entry, change, undo, workings. The plan itself is in plan.js.
 import { Plan } from "./plan.js";
 import { startTape } from "./tape.js";
+import { token } from "./token.js";
 
 const plan = new Plan({ change, preview, explain, tell });
 let layers = new Set();
@@ -20,17 +21,17 @@ function tell(words) {
 async function post(path, body, accept = "application/json, text/html") {
   return fetch(`/jobs/${slug()}/${path}`, {
     method: "POST",
-    headers: { "Content-Type": "application/json", Accept: accept },
+    headers: { "Content-Type": "application/json", Accept: accept, ...token() },
     body: JSON.stringify(body),
   });
 }
 
 /** Stores a change as one revision; on refusal shows each problem beside its field. */
-async function change(changes, field = null, base = Number(bench().dataset.revision)) {
+async function change(changes, field = null, base = Number(bench().dataset.revision), words = undefined) {
   clearFaults();
   let answer;
   try {
-    answer = await post("change", { base, changes });
+    answer = await post("change", { base, changes, words });
   } catch {
     showBanner(["The server does not answer. What you typed is still here; try again."]);
     return false;
@@ -43,7 +44,7 @@ async function change(changes, field = null, base = Number(bench().dataset.revis
   if (answer.status === 409) {
     const newest = Math.max(...told.problems.map((p) => Number(p.value)));
     showBanner(["Another window changed this job first:", ...told.problems.map((p) => p.message), "Yours is not stored yet."], [
-      ["Apply mine on top", () => change(changes, field, newest)],
+      ["Apply mine on top", () => change(changes, field, newest, words)],
       ["Show theirs", () => location.reload()],
     ]);
     return false;
@@ -147,6 +148,24 @@ async function explain(figure) {
   place.replaceChildren(parse(await answer.text()).querySelector("article"));
 }
 
+/** Ways out of a check that does not pass, solved on the server; each is one change. */
+async function offerWays(check) {
+  const place = document.getElementById("ways");
+  place.replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "Looking for ways out…" }));
+  place.dataset.check = check;
+  const answer = await fetch(`/jobs/${slug()}/ways?check=${encodeURIComponent(check)}`, { headers: { Accept: "text/html" } });
+  const still = document.getElementById("ways");
+  if (still.dataset.check !== check) return;
+  still.replaceChildren(...(answer.ok ? [parse(await answer.text()).querySelector(".ways")] : []));
+}
+
+/** A check was chosen: its working, its place on the roof, and what could be done. */
+function showCheck(button) {
+  plan.showPlace(button.dataset.check);
+  if (button.dataset.stops === "true") offerWays(button.dataset.check);
+  else document.getElementById("ways").replaceChildren();
+}
+
 function clearFaults() {
   document.querySelectorAll(".fault").forEach((f) => (f.textContent = ""));
   document.querySelectorAll(".wrong").forEach((w) => w.classList.remove("wrong"));
@@ -239,6 +258,8 @@ document.addEventListener("click", (event) => {
   const button = event.target.closest("button");
   if (!button) return;
   if (button.dataset.figure) explain(button.dataset.figure);
+  if (button.dataset.check) showCheck(button);
+  if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
   if (button.id === "undo") step("undo");
   if (button.id === "redo") step("redo");

@@ -111,7 +111,8 @@ export class Plan {
     const q = this.data.positions[position];
     const [along, depth] = this.data.size;
     const m = this.data.modules.find((x) => Math.abs(x[0] + along / 2 - q[0]) <= along * 0.51 && Math.abs(x[1] + depth / 2 - q[1]) <= depth * 0.51);
-    const blocks = q[3] > q[4] ? `${q[3]} blocks needed, ${q[4]} fit` : `${q[4]} blocks`;
+    const counted = q[3] > q[4] ? `${q[3]} blocks needed, ${q[4]} fit` : `${q[4]} blocks`;
+    const blocks = this.data.established ? counted : "blocks not established";
     const module = m ? `, ${this.data.kinds[m[4]]}${m[5] ? ", string " + m[5] : ", in no string"}` : "";
     return `Row ${q[2].replace("-", ", position ")}: ${blocks}${module}`;
   }
@@ -331,6 +332,16 @@ export class Plan {
     }
     this.showCursor();
     this.bench.tell(this.words(this.cursor));
+  }
+
+  /** Rings around the place of a check. */
+  showPlace(check) {
+    const path = document.getElementById("place");
+    if (!path) return;
+    const rings = this.data.places[check] ?? [];
+    const ring = (c) => c.map((v, i) => (i % 2 ? -v * 100 : v * 100)).reduce((d, v, i) => d + (i % 2 ? ` ${v}` : `${i ? "L" : "M"}${v}`), "") + "Z";
+    path.setAttribute("d", rings.map(ring).join(""));
+    if (rings.length) this.bench.tell(`${rings.length} ${rings.length === 1 ? "place" : "places"} of this check, ringed on the roof.`);
   }
 
   focusWalkway(after) {

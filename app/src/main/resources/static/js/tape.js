@@ -1,4 +1,6 @@
 // The tape survey: while it is typed the roof draws itself with its closing gap.
+import { token } from "./token.js";
+
 let legs = [];
 
 export function startTape(slug, change) {
@@ -7,7 +9,7 @@ export function startTape(slug, change) {
   const read = async () => {
     const answer = await fetch(`/jobs/${slug()}/tape`, {
       method: "POST",
-      headers: { "Content-Type": "application/json", Accept: "application/json" },
+      headers: { "Content-Type": "application/json", Accept: "application/json", ...token() },
       body: JSON.stringify({ text: text.value }),
     });
     const told = await answer.json();

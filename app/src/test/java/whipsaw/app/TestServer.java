@@ -7,13 +7,17 @@ import com.microsoft.playwright.Playwright;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
+import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.context.ConfigurableApplicationContext;
 import whipsaw.app.command.ServeCommand;
 
@@ -22,6 +26,7 @@ public final class TestServer implements AutoCloseable {
     private final ConfigurableApplicationContext context;
     private final String address;
     private final HttpClient http = HttpClient.newHttpClient();
+    private Map<String, String> token;
     private Playwright playwright;
     private Browser browser;
 
@@ -72,18 +77,54 @@ public final class TestServer implements AutoCloseable {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
     }
 
+    /** Posts as our own pages do, with their token. */
     public HttpResponse<String> post(String path, String json, String... headers) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "application/json")
                 .header("Accept", "application/json, text/html")
                 .POST(HttpRequest.BodyPublishers.ofString(json));
+        token().forEach(request::header);
+        return send(request, headers);
+    }
+
+    /** A form as a browser sends it, with the token. */
+    public HttpResponse<String> form(String path, Map<String, String> fields) {
+        StringBuilder body = new StringBuilder();
+        fields.forEach((k, v) -> body.append(body.length() == 0 ? "" : "&")
+                .append(k)
+                .append('=')
+                .append(URLEncoder.encode(v, StandardCharsets.UTF_8)));
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("Accept", "text/html")
+                .POST(HttpRequest.BodyPublishers.ofString(body.toString()));
+        token().forEach(request::header);
+        return send(request);
+    }
+
+    /** The headers that prove a request comes from a page of our own. */
+    public Map<String, String> token() {
+        if (token == null) {
+            HttpResponse<String> page = get("/");
+            String cookie =
+                    page.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
+            Matcher meta = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"").matcher(page.body());
+            if (!meta.find()) {
+                throw new IllegalStateException("the page has no token");
+            }
+            token = Map.of("Cookie", cookie, "X-XSRF-TOKEN", meta.group(1));
+        }
+        return token;
+    }
+
+    private HttpResponse<String> send(HttpRequest.Builder request, String... headers) {
         for (int i = 0; i < headers.length; i += 2) {
             request.header(headers[i], headers[i + 1]);
         }
         return send(request);
     }
 
-    private HttpResponse<String> send(HttpRequest.Builder request) {
+    public HttpResponse<String> send(HttpRequest.Builder request) {
         try {
             return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
         } catch (IOException e) {

@@ -13,7 +13,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.job.JobReader;
 
 /**
- * What ships: catalogue seeds, the demo job and the job a new one starts from. All of it is
+ * What ships: catalogue seeds, the demo jobs and the jobs new ones start from. All of it is
  * invented.
  */
 public final class Seeds {
@@ -34,19 +34,29 @@ public final class Seeds {
                 throw new IllegalStateException("seed " + body.get("code") + reading.problems());
             }
             entries.add(new CatalogueStore.Entry(
-                    kind, String.valueOf(body.get("code")), String.valueOf(body.get("edition")), body));
+                    kind, String.valueOf(body.get("code")), String.valueOf(body.get("edition")), body, false));
         }
         return entries;
     }
 
-    /** The demo job as a complete document. */
+    /** The demo jobs as complete documents, the first one the one a newcomer opens. */
+    public static List<Map<String, Object>> demoJobs() {
+        return List.of(
+                filled("demo/milepost-hall.json"), filled("demo/ashwell-school.json"), filled("demo/cold-store.json"));
+    }
+
+    /** The first demo job. */
     public static Map<String, Object> demoJob() {
         return filled("demo/milepost-hall.json");
     }
 
-    /** The document a new job starts from; everything nobody has stated is marked as assumed. */
-    public static Map<String, Object> newJob() {
-        return filled("demo/new-job.json");
+    /**
+     * The document a new job starts from; everything nobody has stated is marked as assumed.
+     *
+     * @param family code family: {@code asce} or {@code en}
+     */
+    public static Map<String, Object> newJob(String family) {
+        return filled("demo/new-job-" + family + ".json");
     }
 
     @SuppressWarnings("unchecked")

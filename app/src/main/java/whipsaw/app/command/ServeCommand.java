@@ -7,16 +7,23 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.URI;
-import java.nio.file.Files;
+import java.nio.channels.FileLock;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import org.springframework.boot.Banner;
 import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.context.event.ContextClosedEvent;
 import whipsaw.app.Application;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.DataFolder;
 import whipsaw.app.store.JobStore;
+import whipsaw.app.table.CodeTableService;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
@@ -62,7 +69,7 @@ public final class ServeCommand {
             }
             System.out.println("Whipsaw is at http://" + LOOPBACK + ":" + chosen + "/");
             System.out.println("Data: " + data.toAbsolutePath() + "   Stop with Ctrl-C.");
-        } catch (IllegalArgumentException e) {
+        } catch (IllegalArgumentException | DataFolder.Trouble e) {
             System.err.println(e.getMessage());
             System.exit(1);
         } catch (ArrayIndexOutOfBoundsException e) {
@@ -135,30 +142,39 @@ public final class ServeCommand {
     }
 
     /**
-     * Starts the server.
+     * Starts the server on a data folder that no other server has open and whose database is sound.
      *
      * @param port 0 takes any free one
-     * @param demo puts the demo job into an empty store
+     * @param demo puts the demo jobs into an empty store
      */
     public static ConfigurableApplicationContext start(Path data, int port, boolean demo) {
+        DataFolder folder = new DataFolder(data);
+        FileLock lock = folder.lock();
+        ConfigurableApplicationContext context;
         try {
-            Files.createDirectories(data);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            folder.check();
+            folder.dailyCopy();
+            context = new SpringApplicationBuilder(Application.class)
+                    .bannerMode(Banner.Mode.OFF)
+                    .logStartupInfo(false)
+                    .properties("whipsaw.data=" + data.toAbsolutePath(), "server.address=" + LOOPBACK)
+                    .run("--server.port=" + port);
+        } catch (RuntimeException e) {
+            DataFolder.release(lock);
+            throw e;
         }
-        ConfigurableApplicationContext context = new SpringApplicationBuilder(Application.class)
-                .bannerMode(Banner.Mode.OFF)
-                .logStartupInfo(false)
-                .properties("whipsaw.data=" + data.toAbsolutePath(), "server.address=" + LOOPBACK)
-                .run("--server.port=" + port);
+        context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> DataFolder.release(lock));
         context.getBean(CatalogueStore.class).load(Seeds.entries());
         JobStore jobs = context.getBean(JobStore.class);
         if (demo && jobs.isEmpty()) {
-            var job = JobReader.read(Seeds.demoJob(), false).job();
-            jobs.create(
-                    job.project().name(),
-                    JobWriter.write(context.getBean(Solver.class).resting(job)),
-                    "demo");
+            // the newest change is listed first, so the first demo job is made last
+            List<Map<String, Object>> demos = new ArrayList<>(Seeds.demoJobs());
+            Collections.reverse(demos);
+            for (Map<String, Object> document : demos) {
+                var job = JobReader.read(document, false).job();
+                Solver solver = context.getBean(CodeTableService.class).solver();
+                jobs.create(job.project().name(), JobWriter.write(solver.resting(job)), "demo");
+            }
         }
         return context;
     }

@@ -18,7 +18,6 @@ import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
-import whipsaw.core.site.RoofZones;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -70,6 +69,11 @@ public final class PlanDrawing {
         return new PlanDrawing(design, true, ownStyle, false, List.of()).draw();
     }
 
+    /** For comparing two revisions side by side: as on paper, with marks on what differs. */
+    public static String forComparison(Design design, List<Integer> changed) {
+        return new PlanDrawing(design, true, false, false, changed).draw();
+    }
+
     /** What the drawing shows with its margin, in metres. */
     public static Envelope extent(Design design) {
         Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
@@ -101,9 +105,10 @@ public final class PlanDrawing {
         if (ownStyle) {
             svg.raw("<style>" + paperStyle() + "</style>");
         }
-        patterns();
+        ZoneLayer zones = new ZoneLayer(design, svg, textM, paper);
+        zones.patterns();
         roof();
-        zones();
+        zones.shapes();
         bays();
         setback();
         array();
@@ -111,10 +116,13 @@ public final class PlanDrawing {
         obstructions();
         strings();
         run();
-        zoneNames();
-        if (!paper) {
+        zones.names();
+        if (!paper || !changed.isEmpty()) {
             marks();
-            svg.raw("<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"draft\"></g>");
+        }
+        if (!paper) {
+            svg.raw(
+                    "<path class=\"place\" id=\"place\" d=\"\"/><path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"draft\"></g>");
         }
         scaleAndNorth(box);
         return svg.close("svg").toString();
@@ -127,18 +135,6 @@ public final class PlanDrawing {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    private void patterns() {
-        String id = paper ? "p" : "s";
-        svg.raw("<defs><pattern id=\""
-                + id
-                + "-zone2\" width=\"90\" height=\"90\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
-                + "<path class=\"hatch\" d=\"M0 0V90\"/></pattern>"
-                + "<pattern id=\""
-                + id
-                + "-zone3\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\" patternTransform=\"rotate(45)\">"
-                + "<path class=\"hatch\" d=\"M0 0V60M0 0H60\"/></pattern></defs>");
     }
 
     private void roof() {
@@ -158,7 +154,7 @@ public final class PlanDrawing {
         svg.close("g");
     }
 
-    private static Coordinate inwards(Coordinate c, RoofPlan.Edge e, double by) {
+    static Coordinate inwards(Coordinate c, RoofPlan.Edge e, double by) {
         return new Coordinate(c.x - e.normalX() * by, c.y - e.normalY() * by);
     }
 
@@ -202,71 +198,8 @@ public final class PlanDrawing {
         return e.normalY() > 0.01 || (Math.abs(e.normalY()) <= 0.01 && e.normalX() < 0);
     }
 
-    private void zones() {
-        String id = paper ? "p" : "s";
-        Geometry strip = design.site().zones().edgeStrip();
-        Geometry corner = design.site().zones().cornerAreas();
-        svg.open("g", "class=\"layer-zones\"");
-        Geometry edge = strip.difference(corner);
-        svg.path("class=\"zone\" fill=\"url(#" + id + "-zone2)\"", Svg.area(edge));
-        svg.path("class=\"zone\" fill=\"url(#" + id + "-zone3)\"", Svg.area(corner));
-        svg.close("g");
-    }
-
-    /**
-     * Zone names where they hide no count: along the edges inside the set-back, and on a walkway.
-     */
-    private void zoneNames() {
-        svg.open("g", "class=\"layer-zones\"");
-        for (RoofZones.Corner c : design.site().zones().corners()) {
-            RoofPlan.Edge e = c.after();
-            zoneName(e, Math.min(e.lengthM() * 0.3, textM * 3.2), "zone 3");
-        }
-        double width = design.site().zones().widthM();
-        for (RoofPlan.Edge e : plan.edges()) {
-            if (e.lengthM() > 2 * width + textM * 6) {
-                zoneName(e, e.lengthM() / 2, "zone 2");
-            }
-        }
-        Geometry field = plan.outline().difference(design.site().zones().edgeStrip());
-        for (int after : layout.walkwaysAfter()) {
-            double[] band = band(after);
-            if (band == null) {
-                continue;
-            }
-            Coordinate at = layout.frame().plan((band[0] + band[1]) / 2, (band[2] + band[3]) / 2);
-            if (field.covers(field.getFactory().createPoint(at))) {
-                name(at, Math.min(textM, (band[3] - band[2]) * 0.9), 0, "zone 1");
-            }
-        }
-        svg.close("g");
-    }
-
-    /** A name along an edge, in the strip that modules keep clear. */
-    private void zoneName(RoofPlan.Edge e, double along, String words) {
-        double strip = e.parapetThicknessM() + layout.setbackM();
-        double part = along / e.lengthM();
-        Coordinate on = new Coordinate(
-                e.from().x + (e.to().x - e.from().x) * part, e.from().y + (e.to().y - e.from().y) * part);
-        double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
-        double size = Math.min(textM, Math.max(0.3, strip * 0.8));
-        name(inwards(on, e, strip / 2), size, readable(angle), words);
-    }
-
-    private void name(Coordinate at, double sizeM, double angle, String words) {
-        double width = sizeM * 3.3;
-        svg.open("g", "transform=\"rotate(" + Show.number(angle, 2) + " " + Svg.u(at.x) + " " + Svg.u(-at.y) + ")\"");
-        rect("flag", at.x - width / 2, at.y - sizeM * 0.5, width, sizeM, 0);
-        svg.text(
-                "class=\"flagtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(sizeM * 0.85) + "\"",
-                at.x,
-                at.y - sizeM * 0.3,
-                words);
-        svg.close("g");
-    }
-
     /** An angle of text that reads from below or from the right. */
-    private static double readable(double angle) {
+    static double readable(double angle) {
         if (angle > 89.99 || angle <= -90.01) {
             return angle + (angle > 0 ? -180 : 180);
         }
@@ -292,15 +225,23 @@ public final class PlanDrawing {
                         bay.name());
             }
         }
-        xs.stream()
-                .sorted()
-                .forEach(x ->
-                        svg.line("class=\"grid\"", new Coordinate(x, all.getMinY()), new Coordinate(x, all.getMaxY())));
-        ys.stream()
-                .sorted()
-                .forEach(y ->
-                        svg.line("class=\"grid\"", new Coordinate(all.getMinX(), y), new Coordinate(all.getMaxX(), y)));
+        xs.stream().sorted().forEach(x -> gridLine(new Coordinate(x, all.getMinY()), new Coordinate(x, all.getMaxY())));
+        ys.stream().sorted().forEach(y -> gridLine(new Coordinate(all.getMinX(), y), new Coordinate(all.getMaxX(), y)));
         svg.close("g");
+    }
+
+    /** A grid line as far as there is roof under it. */
+    private void gridLine(Coordinate from, Coordinate to) {
+        Geometry line = plan.outline()
+                .getFactory()
+                .createLineString(new Coordinate[] {from, to})
+                .intersection(plan.outline());
+        for (int i = 0; i < line.getNumGeometries(); i++) {
+            Coordinate[] c = line.getGeometryN(i).getCoordinates();
+            if (c.length > 1) {
+                svg.line("class=\"grid\"", c[0], c[c.length - 1]);
+            }
+        }
     }
 
     private void setback() {
@@ -334,26 +275,50 @@ public final class PlanDrawing {
             d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
         }
         svg.path("class=\"modules\"", d.toString());
+        ridges();
         svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
         String size = Svg.u(layout.depthM() * 0.92);
         svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
         for (HoldDown.Position p : design.holdDown().positions()) {
             Coordinate at = layout.frame().plan(p.s(), p.t());
-            String count = String.valueOf(p.ballast().blocksPlaced());
+            String count =
+                    design.holdDown().established() ? String.valueOf(p.ballast().blocksPlaced()) : "?";
             String words = p.ballast().full() ? count + "!" : count;
             svg.text(p.ballast().full() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
         }
         svg.close("g").close("g");
-        svg.open("g", "class=\"layer-rows\" font-size=\"" + Svg.u(layout.depthM() * 0.55) + "\" text-anchor=\"end\"");
+        svg.open(
+                "g", "class=\"layer-rows\" font-size=\"" + Svg.u(layout.depthM() * 0.55) + "\" text-anchor=\"middle\"");
         int row = 0;
         for (ArrayLayout.Module m : layout.modules()) {
             if (m.row() != row) {
                 row = m.row();
-                Coordinate at = layout.frame().plan(m.s() - 0.3, m.t() + layout.depthM() * 0.3);
-                svg.text("class=\"rownumber\"", at.x, at.y, String.valueOf(row));
+                Coordinate at = layout.frame().plan(m.s() - layout.depthM() * 0.5, m.t() + layout.depthM() / 2);
+                svg.text("class=\"rownumber\"", at.x, at.y - layout.depthM() * 0.2, String.valueOf(row));
             }
         }
         svg.close("g");
+    }
+
+    /** Ridge lines of pairs, so that a pair reads as one thing. */
+    private void ridges() {
+        if (layout.pairs() == null) {
+            return;
+        }
+        StringBuilder d = new StringBuilder();
+        double half = layout.pairs().input().ridgeGapM() / 2;
+        for (ArrayLayout.Run run : layout.runs()) {
+            if (!layout.looksBack(run.row())) {
+                double t = layout.modules().get(run.firstIndex()).t() + layout.depthM() + half;
+                d.append('M')
+                        .append(Svg.u(run.from()))
+                        .append(' ')
+                        .append(Svg.u(t))
+                        .append('H')
+                        .append(Svg.u(run.to()));
+            }
+        }
+        svg.path("class=\"ridge\"", d.toString());
     }
 
     private void walkways() {
@@ -391,6 +356,10 @@ public final class PlanDrawing {
      * modules.
      */
     private double[] band(int after) {
+        return band(layout, after);
+    }
+
+    static double[] band(ArrayLayout layout, int after) {
         double from = Double.POSITIVE_INFINITY;
         double to = Double.NEGATIVE_INFINITY;
         double low = Double.NaN;
@@ -445,6 +414,10 @@ public final class PlanDrawing {
     }
 
     private void rect(String kind, double x, double y, double w, double h, double round) {
+        rect(svg, kind, x, y, w, h, round);
+    }
+
+    static void rect(Svg svg, String kind, double x, double y, double w, double h, double round) {
         svg.raw("<rect class=\""
                 + kind
                 + "\" x=\""

@@ -21,11 +21,15 @@ public final class SectionDrawing {
         ArrayLayout layout = design.layout();
         UnitSystem units = design.job().project().units();
         RowSpacing r = layout.spacing();
-        double pitch = layout.depthM() + layout.gapM();
+        boolean pairs = layout.pairs() != null;
+        double ridge = pairs ? layout.pairs().input().ridgeGapM() : 0;
+        double pitch = layout.pitchM();
+        int shown = pairs ? 2 : 3;
+        double wide = pairs ? 2 * layout.depthM() + ridge : layout.depthM();
         double low = layout.lowEdgeM();
         double high = layout.highEdgeM();
         double left = -0.9;
-        double right = 2 * pitch + layout.depthM() + 0.7;
+        double right = (shown - 1) * pitch + wide + 0.7;
         double top = high + 0.62;
         double bottom = -0.42;
         Svg svg = new Svg();
@@ -43,16 +47,22 @@ public final class SectionDrawing {
                         + Svg.u(top - bottom)
                         + "\" xmlns=\"http://www.w3.org/2000/svg\"");
         svg.line("class=\"roofline\"", new Coordinate(left, 0), new Coordinate(right, 0));
-        for (int i = 0; i < 3; i++) {
+        for (int i = 0; i < shown; i++) {
             double x = i * pitch;
-            svg.line("class=\"leg\"", new Coordinate(x, 0), new Coordinate(x, low));
-            svg.line(
-                    "class=\"leg\"", new Coordinate(x + layout.depthM(), 0), new Coordinate(x + layout.depthM(), high));
-            svg.line("class=\"tooth\"", new Coordinate(x, low), new Coordinate(x + layout.depthM(), high));
+            tooth(svg, x, low, x + layout.depthM(), high);
+            if (pairs) {
+                tooth(svg, x + wide, low, x + layout.depthM() + ridge, high);
+            }
         }
         String text = "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(TEXT) + "\"";
-        gap(svg, layout, units, text);
-        dimension(svg, 0, pitch, -0.3, Show.in(units, Dimension.ROOF_LENGTH, pitch) + " row to row", text);
+        gap(svg, wide, layout, units, text);
+        dimension(
+                svg,
+                0,
+                pitch,
+                -0.3,
+                Show.in(units, Dimension.ROOF_LENGTH, pitch) + (pairs ? " pair to pair" : " row to row"),
+                text);
         svg.text(
                 text.replace("middle", "start"),
                 left + 0.05,
@@ -63,15 +73,40 @@ public final class SectionDrawing {
                         + Show.both(units, Dimension.PART_LENGTH, high)
                         + " above the roof, facing "
                         + Show.number(layout.facingDeg(), 0)
-                        + "°");
-        if (r.shadeFree() && r.profileAngleDeg() < 90) {
+                        + "°"
+                        + (pairs ? " and " + Show.number((layout.facingDeg() + 180) % 360, 0) + "°" : ""));
+        if (pairs) {
+            lowSun(svg, layout, wide, pitch, text);
+        } else if (r.shadeFree() && r.profileAngleDeg() < 90) {
             sun(svg, layout, r, pitch, text);
         }
         return svg.close("svg").toString();
     }
 
-    private static void gap(Svg svg, ArrayLayout layout, UnitSystem units, String text) {
-        double from = layout.depthM();
+    private static void tooth(Svg svg, double lowX, double low, double highX, double high) {
+        svg.line("class=\"leg\"", new Coordinate(lowX, 0), new Coordinate(lowX, low));
+        svg.line("class=\"leg\"", new Coordinate(highX, 0), new Coordinate(highX, high));
+        svg.line("class=\"tooth\"", new Coordinate(lowX, low), new Coordinate(highX, high));
+    }
+
+    /** The ray over a ridge that just reaches the low edge of the next pair. */
+    private static void lowSun(Svg svg, ArrayLayout layout, double wide, double pitch, String text) {
+        double limit = layout.pairs().shadeLimitDeg(layout.gapM());
+        double tan = Math.tan(Math.toRadians(limit));
+        double x = wide - layout.depthM();
+        double reach = layout.depthM() + layout.gapM();
+        svg.line(
+                "class=\"ray\"",
+                new Coordinate(x - 0.7, layout.highEdgeM() + 0.7 * tan),
+                new Coordinate(x + reach, layout.highEdgeM() - reach * tan));
+        svg.text(
+                text.replace("middle", "start"),
+                x + 0.1,
+                layout.highEdgeM() + 0.2,
+                "a face is in shade while the sun is below " + Show.number(limit, 1) + "° in section");
+    }
+
+    private static void gap(Svg svg, double from, ArrayLayout layout, UnitSystem units, String text) {
         String own = Show.in(units, Dimension.PART_LENGTH, layout.gapM());
         String other = Show.in(units.other(), Dimension.PART_LENGTH, layout.gapM());
         dimension(svg, from, from + layout.gapM(), -0.12, own + " [" + other + "]", text);
@@ -123,14 +158,13 @@ public final class SectionDrawing {
 
     private static String words(Design design) {
         UnitSystem units = design.job().project().units();
-        return "Section through three rows: gap "
-                + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM())
+        ArrayLayout layout = design.layout();
+        boolean pairs = layout.pairs() != null;
+        boolean free = pairs ? layout.pairs().shadeFree() : layout.spacing().shadeFree();
+        double needed = pairs ? layout.pairs().valleyM() : layout.spacing().gapM();
+        return (pairs ? "Section through two pairs: valley " : "Section through three rows: gap ")
+                + Show.both(units, Dimension.PART_LENGTH, layout.gapM())
                 + ", needed for no shadow in the window "
-                + (design.layout().spacing().shadeFree()
-                        ? Show.both(
-                                units,
-                                Dimension.PART_LENGTH,
-                                design.layout().spacing().gapM())
-                        : "more than any gap");
+                + (free ? Show.both(units, Dimension.PART_LENGTH, needed) : "more than any gap");
     }
 }

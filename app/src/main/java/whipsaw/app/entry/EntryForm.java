@@ -10,6 +10,8 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
@@ -20,6 +22,7 @@ import whipsaw.core.units.UnitSystem;
  * value in the other system.
  */
 public final class EntryForm {
+    private static final String MISSING = "missing: what follows from it is not established";
     private static final List<String> YES_NO = List.of("true", "false");
 
     /**
@@ -59,17 +62,19 @@ public final class EntryForm {
     private final Job job;
     private final Design design;
     private final CatalogueStore catalogue;
+    private final CodeTables tables;
     private final UnitSystem units;
 
-    private EntryForm(Design design, CatalogueStore catalogue) {
+    private EntryForm(Design design, CatalogueStore catalogue, CodeTables tables) {
+        this.tables = tables;
         this.design = design;
         this.job = design.job();
         this.catalogue = catalogue;
         this.units = job.project().units();
     }
 
-    public static List<Section> of(Design design, CatalogueStore catalogue) {
-        EntryForm form = new EntryForm(design, catalogue);
+    public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
+        EntryForm form = new EntryForm(design, catalogue, tables);
         return List.of(
                 new Section("site", "Site", false, form.site()),
                 new Section("roof", "Roof", false, form.roof()),
@@ -171,27 +176,73 @@ public final class EntryForm {
 
     private List<Group> site() {
         Job.Site s = job.site();
-        return List.of(
-                plain(
+        List<Group> groups = new ArrayList<>();
+        groups.add(plain(
+                "",
+                new Input(
+                        "$.site.family",
+                        "Code family",
+                        s.code().family(),
                         "",
-                        measure("$.site.latitude", "Latitude, north +", Dimension.ANGLE, s.latitude()),
-                        measure("$.site.longitude", "Longitude, east +", Dimension.ANGLE, s.longitude())),
-                plain(
-                        "Wind: 3-second gust, strength level",
-                        measure("$.site.wind", "Basic wind speed", Dimension.SPEED, s.wind()),
-                        choice(
-                                "$.site.riskCategory",
-                                "for risk category",
-                                s.riskCategory(),
-                                List.of("I", "II", "III", "IV")),
-                        choice("$.site.exposure", "Exposure", s.exposure(), List.of("B", "C", "D")),
-                        number("$.site.kzt", "Topographic factor K_zt", s.kzt(), ""),
-                        measure("$.site.elevation", "Ground elevation", Dimension.ROOF_LENGTH, s.elevation())),
-                plain(
-                        "Snow and temperature",
-                        measure("$.site.snow", "Ground snow load", Dimension.LOAD, s.snow()),
-                        measure("$.site.recordLow", "Record low", Dimension.TEMPERATURE, s.recordLow()),
-                        measure("$.site.designHigh", "Design high", Dimension.TEMPERATURE, s.designHigh())));
+                        "a change clears wind and snow and asks for them again",
+                        List.of(new Option("asce", "ASCE 7-16"), new Option("en", "EN 1990, EN 1991")),
+                        "choice",
+                        false),
+                measure("$.site.latitude", "Latitude, north +", Dimension.ANGLE, s.latitude()),
+                measure("$.site.longitude", "Longitude, east +", Dimension.ANGLE, s.longitude()),
+                measure("$.site.elevation", "Ground elevation", Dimension.ROOF_LENGTH, s.elevation())));
+        if (s.code() instanceof Job.AsceSite asce) {
+            groups.add(plain(
+                    "Wind: 3-second gust, strength level",
+                    measure("$.site.wind", "Basic wind speed", Dimension.SPEED, s.wind(), MISSING),
+                    choice(
+                            "$.site.riskCategory",
+                            "for risk category",
+                            asce.riskCategory(),
+                            List.of("I", "II", "III", "IV")),
+                    choice("$.site.exposure", "Exposure", asce.exposure(), List.of("B", "C", "D")),
+                    number("$.site.kzt", "Topographic factor K_zt", asce.kzt(), "")));
+        } else if (s.code() instanceof Job.EnSite en) {
+            List<Option> sets = new ArrayList<>();
+            for (NetCoefficients set : tables.netCoefficients()) {
+                sets.add(new Option(
+                        set.table().id(),
+                        set.table().title() + ", " + set.table().status().words()));
+            }
+            if (sets.stream().noneMatch(o -> o.value().equals(en.coefficients()))) {
+                sets.add(0, new Option(en.coefficients(), en.coefficients() + ", not there any more"));
+            }
+            groups.add(plain(
+                    "Wind: 10-minute mean, 50 years",
+                    measure("$.site.wind", "Basic wind velocity v_b,0", Dimension.SPEED, s.wind(), MISSING),
+                    choice("$.site.terrain", "Terrain category", en.terrain(), List.of("0", "I", "II", "III", "IV")),
+                    number("$.site.directionFactor", "Direction factor c_dir", en.directionFactor(), ""),
+                    number("$.site.seasonFactor", "Season factor c_season", en.seasonFactor(), ""),
+                    number("$.site.orography", "Orography factor c_o", en.orography(), ""),
+                    new Input(
+                            "$.site.coefficients",
+                            "Net coefficients",
+                            en.coefficients(),
+                            "",
+                            "limits of validity: see the scope",
+                            sets,
+                            "choice",
+                            false)));
+        }
+        boolean en = s.code() instanceof Job.EnSite;
+        groups.add(plain(
+                "Snow and temperature",
+                measure(
+                        "$.site.snow",
+                        en ? "Ground snow s_k" : "Ground snow load p_g",
+                        Dimension.LOAD,
+                        s.snow(),
+                        MISSING),
+                number("$.site.snowExposure", "Snow exposure C_e", s.code().snowExposure(), ""),
+                number("$.site.snowThermal", "Snow thermal C_t", s.code().snowThermal(), ""),
+                measure("$.site.recordLow", "Record low", Dimension.TEMPERATURE, s.recordLow()),
+                measure("$.site.designHigh", "Design high", Dimension.TEMPERATURE, s.designHigh())));
+        return groups;
     }
 
     private List<Group> roof() {
@@ -292,7 +343,8 @@ public final class EntryForm {
         List<Option> tilts = new ArrayList<>();
         a.tray().tilts().forEach(t -> tilts.add(new Option(t.typed(), Show.in(units, Dimension.ANGLE, t.si()))));
         List<Option> gaps = new ArrayList<>();
-        gaps.add(new Option("", "smallest without shadow"));
+        boolean pairs = a.tray().pairs();
+        gaps.add(new Option("", pairs ? "smallest valley" : "smallest without shadow"));
         a.tray().gaps().forEach(g -> gaps.add(new Option(g.typed(), Show.both(units, Dimension.PART_LENGTH, g.si()))));
         List<Option> facings = new ArrayList<>();
         for (RoofPlan.Edge e : design.plan().edges()) {
@@ -308,14 +360,15 @@ public final class EntryForm {
                 "$.array.tilt", "Tilt", sameSetting(a.tray().tilts(), a.tilt()), "", "", tilts, "choice", false));
         layout.add(new Input(
                 "$.array.gap",
-                "Row gap",
+                pairs ? "Valley gap" : "Row gap",
                 a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()),
                 "",
                 "now " + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
                 gaps,
                 "choice",
                 false));
-        layout.add(new Input("$.array.facing", "Rows face", facing, "", "", facings, "json", false));
+        layout.add(new Input(
+                "$.array.facing", pairs ? "One face looks to" : "Rows face", facing, "", "", facings, "json", false));
         if (a.facing() instanceof Job.ToAzimuth to) {
             layout.add(measure("$.array.facing.azimuth", "Azimuth", Dimension.ANGLE, to.azimuth()));
         }
@@ -356,11 +409,11 @@ public final class EntryForm {
                         List.of(
                                 text(
                                         "$.array.walkway.every",
-                                        "Every so many rows",
+                                        pairs ? "Every so many pairs" : "Every so many rows",
                                         w == null ? "" : String.valueOf(w.every())),
                                 text(
                                         "$.array.walkway.first",
-                                        "First behind row",
+                                        pairs ? "First behind pair" : "First behind row",
                                         w == null ? "" : String.valueOf(w.first())),
                                 measure(
                                         "$.array.walkway.width",
@@ -434,8 +487,12 @@ public final class EntryForm {
         groups.add(plain(
                 "Conductors",
                 number("$.electrical.run.slackPct", "Slack", run.slackPct(), "%"),
-                choice("$.electrical.run.material", "Material", run.material(), List.of("cu", "al")),
-                choice("$.electrical.run.insulation", "Insulation", run.insulation(), List.of("THWN-2", "XHHW-2")),
+                part(
+                        "$.electrical.run.conductor",
+                        "Conductor",
+                        "conductor",
+                        run.conductor().info()),
+                text("$.electrical.run.feeders", "Feeders side by side", String.valueOf(run.feeders())),
                 choice("$.electrical.run.raceway", "Raceway", run.raceway(), List.of("steel", "pvc")),
                 choice("$.electrical.run.terminals", "Terminals", run.terminalC() + " C", List.of("75 C", "60 C")),
                 yesNo("$.electrical.run.inSun", "In the sun", run.inSun()),

@@ -6,16 +6,24 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
+import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Revision;
 import whipsaw.app.store.StoreException;
+import whipsaw.app.table.CodeTableService;
+import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.design.Solver;
+import whipsaw.core.design.WaysOut;
+import whipsaw.core.job.CodeFamilyChange;
+import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
+import whipsaw.core.job.SchemaUpgrade;
 
 /** Opens, changes and previews jobs: document in, design out, one revision per accepted change. */
 @Service
@@ -24,7 +32,8 @@ public class JobService {
     private static final String USER = "this machine";
 
     private final JobStore store;
-    private final Solver solver;
+    private final CodeTableService tables;
+    private final CatalogueStore catalogue;
 
     /** Designs of documents already solved, by job and revision shown. */
     private final Map<String, Design> solved = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
@@ -36,9 +45,14 @@ public class JobService {
         }
     });
 
-    public JobService(JobStore store, Solver solver) {
+    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue) {
         this.store = store;
-        this.solver = solver;
+        this.tables = tables;
+        this.catalogue = catalogue;
+    }
+
+    private Solver solver() {
+        return tables.solver();
     }
 
     /**
@@ -74,13 +88,17 @@ public class JobService {
         return store.latest(slug).orElseThrow(() -> new StoreException("there is no job '" + slug + "'"));
     }
 
+    private String key(String slug, int shows) {
+        return slug + "/" + shows + "/" + tables.key();
+    }
+
     private Design design(String slug, Revision revision) {
-        String key = slug + "/" + revision.shows();
+        String key = key(slug, revision.shows());
         Design known = solved.get(key);
         if (known != null) {
             return known;
         }
-        Design design = solver.solve(readStored(revision));
+        Design design = solver().solve(readStored(revision));
         solved.put(key, design);
         return design;
     }
@@ -102,19 +120,39 @@ public class JobService {
         if (!reading.ok()) {
             throw new Refused(reading.problems());
         }
-        List<Problem> problems = solver.problems(reading.job());
+        List<Problem> problems = solver().problems(reading.job());
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
         return reading.job();
     }
 
+    private Map<String, Object> patched(Map<String, Object> document, List<DocumentPatch.Change> changes) {
+        @SuppressWarnings("unchecked")
+        Map<String, Object> before = (Map<String, Object>) SchemaUpgrade.upgraded(document);
+        String set = tables.tables().netCoefficients().iterator().next().table().id();
+        return CodeFamilyChange.settled(before, DocumentPatch.apply(before, changes), set);
+    }
+
+    /** Ways out of a check of the job as it is; the check may have gone in the meantime. */
+    public List<WaysOut.Way> waysOut(String slug, String check) {
+        Design design = open(slug).design();
+        Check asked = design.checks().stream()
+                .filter(c -> c.id().equals(check))
+                .findFirst()
+                .orElseThrow(() -> new StoreException("there is no check '" + check + "' in this job"));
+        List<BlockType> blocks = catalogue.ofKind("block").stream()
+                .map(e -> (BlockType) JobReader.readEntry("block", e.body()).job())
+                .toList();
+        return WaysOut.of(design, asked, blocks, solver());
+    }
+
     /** What a change would do, without storing it. */
     public Shown preview(String slug, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = accept(DocumentPatch.apply(latest.document(), changes), true);
-        Design after = solver.solve(job);
+        Job job = accept(patched(latest.document(), changes), true);
+        Design after = solver().solve(job);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
     }
 
@@ -124,16 +162,25 @@ public class JobService {
      * @param base newest revision its maker knew
      */
     public Shown change(String slug, int base, List<DocumentPatch.Change> changes) {
+        return change(slug, base, changes, null);
+    }
+
+    /**
+     * The same with words of its own for the history.
+     *
+     * @param said null takes the words from the change
+     */
+    public Shown change(String slug, int base, List<DocumentPatch.Change> changes, String said) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = solver.resting(accept(DocumentPatch.apply(latest.document(), changes), true));
+        Job job = solver().resting(accept(patched(latest.document(), changes), true));
         if (job.equals(before.job())) {
             return new Shown(slug, latest, before, NOTHING);
         }
-        String words = RevisionWords.of(before.job(), job, changes);
-        Design after = solver.solve(job);
+        String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
+        Design after = solver().solve(job);
         int number = store.append(slug, base, JobWriter.write(job), USER, words);
-        solved.put(slug + "/" + number, after);
+        solved.put(key(slug, number), after);
         return new Shown(slug, latest(slug), after, DesignChange.between(before, after));
     }
 
@@ -151,14 +198,53 @@ public class JobService {
     }
 
     public String create(Job job) {
-        return store.create(job.project().name(), JobWriter.write(solver.resting(job)), USER);
+        return store.create(job.project().name(), JobWriter.write(solver().resting(job)), USER);
+    }
+
+    /** A job read from a file: it keeps the code tables it says it rests on, so that a difference shows. */
+    public String take(Job job) {
+        return job.codeTables().isEmpty()
+                ? create(job)
+                : store.create(job.project().name(), JobWriter.write(job), USER);
+    }
+
+    /** A new job with the inputs of another, under another name. */
+    public String duplicate(String slug, String name) {
+        Map<String, Object> document =
+                patched(latest(slug).document(), List.of(new DocumentPatch.Change("set", "$.project.name", name)));
+        return take(accept(document, false));
+    }
+
+    public void archive(String slug, boolean away) {
+        store.archive(slug, away);
     }
 
     public List<JobStore.Listed> list() {
         return store.list();
     }
 
-    public List<Revision> history(String slug) {
-        return store.history(slug, 12);
+    public List<Revision> history(String slug, int most) {
+        return store.history(slug, most);
+    }
+
+    public Map<Integer, JobStore.Named> names(String slug) {
+        return store.names(slug);
+    }
+
+    public void name(String slug, int number, String name) {
+        store.name(slug, number, name, USER);
+    }
+
+    /** A job as it was in an earlier revision. */
+    public Shown at(String slug, int number) {
+        Revision revision = store.revision(slug, number)
+                .orElseThrow(() -> new StoreException("there is no revision " + number + " of '" + slug + "'"));
+        return new Shown(slug, revision, design(slug, revision), NOTHING);
+    }
+
+    /** Goes back to an earlier revision, as one more revision. */
+    public void goBack(String slug, int base, int to) {
+        at(slug, to);
+        store.goBack(slug, base, to, USER);
     }
 }

@@ -3,10 +3,11 @@ package whipsaw.app.job;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 
 /** A change in words, for the history: what was changed, from what to what. */
-final class RevisionWords {
+public final class RevisionWords {
     private static final Map<String, String> NAMES = Map.ofEntries(
             Map.entry("project.name", "Job name"),
             Map.entry("roof.outline", "Outline"),
@@ -15,6 +16,8 @@ final class RevisionWords {
             Map.entry("roof.covering", "Covering"),
             Map.entry("roof.allowance", "Allowance for added load"),
             Map.entry("roof.bays", "Bays"),
+            Map.entry("site.family", "Code family"),
+            Map.entry("site.snow", "Ground snow load"),
             Map.entry("site.wind", "Basic wind speed"),
             Map.entry("site.exposure", "Exposure"),
             Map.entry("array.tilt", "Tilt"),
@@ -73,7 +76,8 @@ final class RevisionWords {
         return null;
     }
 
-    private static String name(String path) {
+    /** A field of the document as a person calls it. */
+    public static String name(String path) {
         String plain = path.substring(2).replaceAll("\\[[^]]*]", "");
         for (String key = plain; !key.isEmpty(); key = key.substring(0, Math.max(0, key.lastIndexOf('.')))) {
             if (NAMES.containsKey(key)) {

@@ -31,6 +31,7 @@ public final class BallastCsv {
                     "blocks_placed",
                     "ballast_kg",
                     "ballast_lb");
+            boolean known = design.holdDown().established();
             for (HoldDown.Position p : design.holdDown().positions()) {
                 int module = p.shares().get(0).module();
                 ArrayLayout.Module m = design.layout().modules().get(module);
@@ -43,10 +44,10 @@ public final class BallastCsv {
                         Show.number(at.y, 3),
                         Show.number(Unit.FOOT.fromSi(at.x), 3),
                         Show.number(Unit.FOOT.fromSi(at.y), 3),
-                        p.ballast().blocksNeeded(),
-                        p.ballast().blocksPlaced(),
-                        Show.number(p.ballast().placedKg(), 2),
-                        Show.number(Unit.POUND.fromSi(p.ballast().placedKg()), 1));
+                        known ? p.ballast().blocksNeeded() : "not established",
+                        known ? p.ballast().blocksPlaced() : "not established",
+                        known ? Show.number(p.ballast().placedKg(), 2) : "",
+                        known ? Show.number(Unit.POUND.fromSi(p.ballast().placedKg()), 1) : "");
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);

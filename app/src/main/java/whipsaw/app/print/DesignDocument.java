@@ -43,7 +43,8 @@ public final class DesignDocument {
                         Map.of("source", s.words(), "status", s.status().words())));
         doc.put("sources", sources);
         List<Object> used = new ArrayList<>();
-        tables.inUse().forEach(t -> used.add(Map.of("id", t.id(), "edition", t.edition(), "hash", t.hash())));
+        tables.inUse(design.job())
+                .forEach(t -> used.add(Map.of("id", t.id(), "edition", t.edition(), "hash", t.hash())));
         doc.put("codeTables", used);
         doc.put("job", JobWriter.write(design.job()));
         return doc;
@@ -57,13 +58,20 @@ public final class DesignDocument {
         totals.put("ac_VA", design.circuits().acVa());
         totals.put("dc_over_ac", design.circuits().ratio());
         totals.put("inverters", design.circuits().inverters());
-        totals.put("blocks", design.holdDown().blocks());
-        totals.put("missing_blocks", design.holdDown().missingBlocks());
-        totals.put("ballast_kg", loads.ballastKg());
-        totals.put("array_kg", loads.totalKg());
+        boolean known = design.holdDown().established();
+        totals.put("hold_down_established", known);
+        totals.put("blocks", known ? design.holdDown().blocks() : null);
+        totals.put("missing_blocks", known ? design.holdDown().missingBlocks() : null);
+        totals.put("ballast_kg", known ? loads.ballastKg() : null);
+        totals.put("array_kg", known ? loads.totalKg() : null);
         totals.put("footprint_m2", loads.footprint().areaM2());
-        totals.put("added_load_Pa", loads.footprint().loadPa());
-        totals.put("velocity_pressure_Pa", design.site().velocity().pressurePa());
+        totals.put("added_load_Pa", known ? loads.footprint().loadPa() : null);
+        totals.put(
+                "wind_pressure_Pa",
+                design.site().wind() == null ? null : design.site().wind().pressurePa());
+        totals.put(
+                "roof_snow_Pa",
+                design.site().snow() == null ? null : design.site().snow().roofPa());
         totals.put("row_gap_m", design.layout().gapM());
         return totals;
     }
@@ -76,7 +84,7 @@ public final class DesignDocument {
         map.put("utilisation", Double.isFinite(c.utilisation()) ? c.utilisation() : null);
         map.put("demand", c.demand());
         map.put("capacity", c.capacity());
-        map.put("place", c.place());
+        map.put("place", c.place() == null ? null : c.place().words());
         map.put("source", c.source());
         map.put("remark", c.remark());
         return map;
@@ -91,11 +99,15 @@ public final class DesignDocument {
             map.put("x_m", corner.x);
             map.put("y_m", corner.y);
             map.put("zone", d.zone());
-            map.put("edge_factor", d.pressure().gammaE());
-            map.put("uplift_Pa", d.pressure().upliftPa());
+            map.put("edge_factor", d.pressure().edgeFactor());
+            map.put("uplift_Pa", finite(d.pressure().upliftPa()));
             list.add(map);
         }
         return list;
+    }
+
+    private static Double finite(double value) {
+        return Double.isFinite(value) ? value : null;
     }
 
     private static List<Object> positions(Design design) {
@@ -106,9 +118,10 @@ public final class DesignDocument {
             map.put("number", p.number());
             map.put("x_m", at.x);
             map.put("y_m", at.y);
-            map.put("blocks_needed", p.ballast().blocksNeeded());
-            map.put("blocks_placed", p.ballast().blocksPlaced());
-            map.put("required_kg", p.ballast().requiredKg());
+            boolean known = design.holdDown().established();
+            map.put("blocks_needed", known ? p.ballast().blocksNeeded() : null);
+            map.put("blocks_placed", known ? p.ballast().blocksPlaced() : null);
+            map.put("required_kg", known ? p.ballast().requiredKg() : null);
             list.add(map);
         }
         return list;

@@ -87,11 +87,13 @@ public record JobSheet(
         StringBuilder text = new StringBuilder();
         int blocks = 0;
         double reached = Double.NaN;
+        boolean known = design.holdDown().established();
         for (HoldDown.Position p : positions) {
             if (!Double.isNaN(reached) && p.s() - reached > design.layout().columnPitchM() * 1.2) {
                 text.append(" |");
             }
-            text.append(text.length() == 0 ? "" : " ").append(p.ballast().blocksPlaced());
+            text.append(text.length() == 0 ? "" : " ")
+                    .append(known ? String.valueOf(p.ballast().blocksPlaced()) : "?");
             if (p.ballast().full()) {
                 text.append('!');
             }
@@ -112,12 +114,17 @@ public record JobSheet(
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact("Modules", Show.both(units, Dimension.MASS, loads.moduleKg())));
         facts.add(new Fact("Racking", Show.both(units, Dimension.MASS, loads.rackingKg())));
-        facts.add(new Fact("Blocks", Show.both(units, Dimension.MASS, loads.ballastKg())));
-        facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
-        facts.add(new Fact(
-                "Average over the array",
-                Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
-        if (loads.worstBay() != null) {
+        boolean known = design.holdDown().established();
+        if (known) {
+            facts.add(new Fact("Blocks", Show.both(units, Dimension.MASS, loads.ballastKg())));
+            facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
+            facts.add(new Fact(
+                    "Average over the array",
+                    Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
+        } else {
+            facts.add(new Fact("Blocks and load", "not established"));
+        }
+        if (known && loads.worstBay() != null) {
             facts.add(new Fact(
                     "Heaviest bay, " + loads.worstBay().bay().name(),
                     Show.both(units, Dimension.LOAD, loads.worstBay().load().loadPa())));
@@ -131,13 +138,18 @@ public record JobSheet(
                                 + allowance.givenBy()
                                 + ", "
                                 + allowance.date()));
+        boolean en = design.job().site().code() instanceof Job.EnSite;
         facts.add(new Fact(
-                "Velocity pressure q_h",
-                Show.both(units, Dimension.LOAD, design.site().velocity().pressurePa())));
+                en ? "Peak velocity pressure q_p" : "Velocity pressure q_h",
+                design.site().wind() == null
+                        ? "not established"
+                        : Show.both(units, Dimension.LOAD, design.site().wind().pressurePa())));
         facts.add(new Fact(
-                "Ground snow load",
-                Show.both(units, Dimension.LOAD, design.job().site().snow().si())
-                        + ", recorded for the engineer, not added"));
+                en ? "Snow on the roof, EN 1991-1-3" : "Snow on the roof, ASCE 7-16",
+                design.site().snow() == null
+                        ? "not established"
+                        : Show.both(units, Dimension.LOAD, design.site().snow().roofPa())
+                                + ", recorded for the engineer, not added"));
         return facts;
     }
 
@@ -176,7 +188,10 @@ public record JobSheet(
             String material = design.job().electrical().run().material();
             facts.add(new Fact(
                     "AC run, conductors",
-                    run.sizing().chosen().sets()
+                    (design.job().electrical().run().feeders() == 1
+                                    ? ""
+                                    : design.job().electrical().run().feeders() + " feeders of ")
+                            + run.sizing().chosen().sets()
                             + " x 3 "
                             + Counts.conductor(run.sizing().chosen().size().name(), material)
                             + ", ground "
@@ -208,11 +223,18 @@ public record JobSheet(
         if (job.roof().allowance() != null) {
             assumed(list, "Allowance for added load", job.roof().allowance().load());
         }
-        list.add("Wind speed is a 3-second gust at strength level for risk category "
-                + job.site().riskCategory()
-                + ", exposure "
-                + job.site().exposure()
-                + ".");
+        if (job.site().code() instanceof Job.AsceSite asce) {
+            list.add("Wind speed is a 3-second gust at strength level for risk category "
+                    + asce.riskCategory()
+                    + ", exposure "
+                    + asce.exposure()
+                    + ".");
+        } else if (job.site().code() instanceof Job.EnSite site) {
+            list.add("Wind speed is a 10-minute mean with a return period of 50 years, terrain " + site.terrain()
+                    + "; recommended values of the Eurocodes, no national annex.");
+            list.add("Net coefficients of the panels: set " + site.coefficients() + ".");
+            list.add("The AC run is sized by NEC tables for orientation only.");
+        }
         if (design.layout().setbackRule() != null) {
             list.add("Set-back by the common rule: " + design.layout().setbackRule() + ".");
         }
@@ -237,7 +259,9 @@ public record JobSheet(
     }
 
     private static void assumed(List<String> list, String name, Measure m) {
-        if (m.assumed()) {
+        if (m == null) {
+            list.add("MISSING: " + name + ".");
+        } else if (m.assumed()) {
             list.add("ASSUMED, to be confirmed: " + name + " " + m.typed().replace("~", "") + ".");
         }
     }

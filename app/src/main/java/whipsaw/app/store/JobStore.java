@@ -1,11 +1,14 @@
 package whipsaw.app.store;
 
 import static whipsaw.app.store.tables.Tables.JOB;
+import static whipsaw.app.store.tables.Tables.JOB_CARD;
 import static whipsaw.app.store.tables.Tables.REVISION;
+import static whipsaw.app.store.tables.Tables.REVISION_NAME;
 
 import java.text.Normalizer;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -28,8 +31,33 @@ public class JobStore {
         this.db = db;
     }
 
-    /** A job as the list shows it. */
-    public record Listed(String slug, String name, int revision, String at, String words) {}
+    /**
+     * A job as the list shows it.
+     *
+     * @param archived whether it was put away
+     * @param document of the newest revision
+     */
+    public record Listed(
+            String slug,
+            String name,
+            String place,
+            int revision,
+            String at,
+            String words,
+            boolean archived,
+            Map<String, Object> document) {}
+
+    /**
+     * What the list keeps of a job's newest revision.
+     *
+     * @param tables the state of the code tables it was solved with
+     * @param figures as JSON
+     * @param drawing as SVG
+     */
+    public record Card(int revision, String tables, String figures, String drawing) {}
+
+    /** A name somebody gave a revision. */
+    public record Named(int number, String name, String who, String at) {}
 
     /** Another change came first. */
     public static class Conflict extends RuntimeException {
@@ -58,25 +86,64 @@ public class JobStore {
         return slug;
     }
 
+    /** All jobs, archived ones too, the last changed first. */
     public List<Listed> list() {
-        return db.select(JOB.SLUG, REVISION.NUMBER, REVISION.AT, REVISION.WORDS, REVISION.DOCUMENT)
+        return db.select(JOB.SLUG, JOB.ARCHIVED_AT, REVISION.NUMBER, REVISION.AT, REVISION.WORDS, REVISION.DOCUMENT)
                 .from(JOB)
                 .join(REVISION)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(REVISION.NUMBER.eq(db.select(DSL.max(REVISION.as("r").NUMBER))
                         .from(REVISION.as("r"))
                         .where(REVISION.as("r").JOB_ID.eq(JOB.ID))))
-                .orderBy(REVISION.AT.desc())
-                .fetch(r -> new Listed(
-                        r.get(JOB.SLUG),
-                        name(Json.object(r.get(REVISION.DOCUMENT))),
-                        r.get(REVISION.NUMBER),
-                        r.get(REVISION.AT),
-                        r.get(REVISION.WORDS)));
+                .orderBy(REVISION.AT.desc(), JOB.ID.desc())
+                .fetch(r -> {
+                    Map<String, Object> document = Json.object(r.get(REVISION.DOCUMENT));
+                    return new Listed(
+                            r.get(JOB.SLUG),
+                            project(document, "name"),
+                            project(document, "place"),
+                            r.get(REVISION.NUMBER),
+                            r.get(REVISION.AT),
+                            r.get(REVISION.WORDS),
+                            r.get(JOB.ARCHIVED_AT) != null,
+                            document);
+                });
     }
 
-    private static String name(Map<String, Object> document) {
-        return document.get("project") instanceof Map<?, ?> project ? String.valueOf(project.get("name")) : "";
+    private static String project(Map<String, Object> document, String key) {
+        Object value = document.get("project") instanceof Map<?, ?> project ? project.get(key) : null;
+        return value == null ? "" : String.valueOf(value);
+    }
+
+    /** Puts a job away, or takes it back out; nothing of it is lost either way. */
+    @Transactional
+    public void archive(String slug, boolean away) {
+        db.update(JOB)
+                .set(JOB.ARCHIVED_AT, away ? now() : null)
+                .where(JOB.ID.eq(id(slug)))
+                .execute();
+    }
+
+    public Optional<Card> card(String slug) {
+        return db.select(JOB_CARD.REVISION, JOB_CARD.TABLES, JOB_CARD.FIGURES, JOB_CARD.DRAWING)
+                .from(JOB_CARD)
+                .join(JOB)
+                .on(JOB_CARD.JOB_ID.eq(JOB.ID))
+                .where(JOB.SLUG.eq(slug))
+                .fetchOptional(r -> new Card(r.value1(), r.value2(), r.value3(), r.value4()));
+    }
+
+    @Transactional
+    public void keepCard(String slug, Card card) {
+        int job = id(slug);
+        db.deleteFrom(JOB_CARD).where(JOB_CARD.JOB_ID.eq(job)).execute();
+        db.insertInto(JOB_CARD)
+                .set(JOB_CARD.JOB_ID, job)
+                .set(JOB_CARD.REVISION, card.revision())
+                .set(JOB_CARD.TABLES, card.tables())
+                .set(JOB_CARD.FIGURES, card.figures())
+                .set(JOB_CARD.DRAWING, card.drawing())
+                .execute();
     }
 
     public boolean isEmpty() {
@@ -93,6 +160,65 @@ public class JobStore {
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
                 .fetchOptional(JobStore::revision);
+    }
+
+    /** One revision of a job. */
+    public Optional<Revision> revision(String slug, int number) {
+        return db.select()
+                .from(REVISION)
+                .join(JOB)
+                .on(REVISION.JOB_ID.eq(JOB.ID))
+                .where(JOB.SLUG.eq(slug))
+                .and(REVISION.NUMBER.eq(number))
+                .fetchOptional(JobStore::revision);
+    }
+
+    /** Gives a revision a name; an empty one takes its name away. */
+    @Transactional
+    public void name(String slug, int number, String name, String who) {
+        int job = id(slug);
+        revision(job, number);
+        db.insertInto(REVISION_NAME)
+                .set(REVISION_NAME.JOB_ID, job)
+                .set(REVISION_NAME.NUMBER, number)
+                .set(REVISION_NAME.NAME, name)
+                .set(REVISION_NAME.WHO, who)
+                .set(REVISION_NAME.AT, now())
+                .execute();
+    }
+
+    /** Names by revision, the newest of each. */
+    public Map<Integer, Named> names(String slug) {
+        Map<Integer, Named> names = new HashMap<>();
+        db.select(REVISION_NAME.NUMBER, REVISION_NAME.NAME, REVISION_NAME.WHO, REVISION_NAME.AT)
+                .from(REVISION_NAME)
+                .join(JOB)
+                .on(REVISION_NAME.JOB_ID.eq(JOB.ID))
+                .where(JOB.SLUG.eq(slug))
+                .orderBy(REVISION_NAME.ID)
+                .forEach(r -> names.put(r.value1(), new Named(r.value1(), r.value2(), r.value3(), r.value4())));
+        names.values().removeIf(n -> n.name().isEmpty());
+        return names;
+    }
+
+    /**
+     * Goes back to an earlier revision by appending its document, so that what came after stays and
+     * the step itself can be undone.
+     *
+     * @param base number of the newest revision its maker knew
+     */
+    @Transactional
+    public int goBack(String slug, int base, int to, String who) {
+        int job = id(slug);
+        Revision latest = latest(slug).orElseThrow();
+        if (latest.number() != base) {
+            throw new Conflict(since(job, base));
+        }
+        Revision target = revision(job, to);
+        int number = latest.number() + 1;
+        String words = "Went back to revision " + to;
+        insert(job, number, latest.shows(), number, "return", who, words, Json.write(target.document()));
+        return number;
     }
 
     /** The last revisions, newest first. */
@@ -155,7 +281,7 @@ public class JobStore {
         return db.select()
                 .from(REVISION)
                 .where(REVISION.JOB_ID.eq(job))
-                .and(REVISION.KIND.eq("edit"))
+                .and(REVISION.KIND.in("edit", "return"))
                 .and(REVISION.MADE_ON.eq(shown))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
@@ -193,7 +319,8 @@ public class JobStore {
                 .from(REVISION)
                 .where(REVISION.JOB_ID.eq(job))
                 .and(REVISION.NUMBER.eq(number))
-                .fetchSingle(JobStore::revision);
+                .fetchOptional(JobStore::revision)
+                .orElseThrow(() -> new StoreException("there is no revision " + number));
     }
 
     private static Revision revision(Record r) {

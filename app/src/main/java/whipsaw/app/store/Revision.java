@@ -8,7 +8,7 @@ import java.util.Map;
  * @param number from 1
  * @param shows the revision whose document this is: itself, or an earlier one after undo or redo
  * @param madeOn the revision that was shown when this was made
- * @param kind create, edit, undo or redo
+ * @param kind create, edit, undo, redo or return
  * @param at instant, UTC
  */
 public record Revision(

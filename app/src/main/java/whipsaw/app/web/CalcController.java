@@ -10,35 +10,37 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
+import whipsaw.app.table.CodeTableService;
 import whipsaw.core.calc.CalcException;
 import whipsaw.core.calc.Topic;
 import whipsaw.core.calc.Topics;
-import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Show;
 
-/** Quick calcs: a form for every calculation that needs no job, and the list of code tables. */
+/** Quick calcs: a form for every calculation that needs no job. */
 @Controller
 public class CalcController {
     private static final int FIGURES = 6;
 
-    private final Topics topics;
-    private final CodeTables tables;
+    private final CodeTableService tables;
 
-    public CalcController(CodeTables tables) {
+    public CalcController(CodeTableService tables) {
         this.tables = tables;
-        this.topics = new Topics(tables);
+    }
+
+    private Topics topics() {
+        return new Topics(tables.tables());
     }
 
     @GetMapping("/calc")
     public String all(Model model) {
-        model.addAttribute("topics", topics.all());
+        model.addAttribute("topics", topics().all());
         return "calc";
     }
 
     /** A calculation with the values in the address, so that it can be kept and sent. */
     @GetMapping("/calc/{name}")
     public String one(@PathVariable String name, @RequestParam Map<String, String> values, Model model) {
-        Topic topic = topics.named(name);
+        Topic topic = topics().named(name);
         if (topic == null) {
             throw new StoreException("there is no quick calc '" + name + "'");
         }
@@ -47,7 +49,7 @@ public class CalcController {
             String value = values.isEmpty() ? field.example() : values.get(field.key());
             inputs.put(field.key(), value == null ? "" : value.strip());
         }
-        model.addAttribute("topics", topics.all());
+        model.addAttribute("topics", topics().all());
         model.addAttribute("topic", topic);
         model.addAttribute("inputs", inputs);
         try {
@@ -77,11 +79,5 @@ public class CalcController {
         }
         boolean nested = value instanceof List || value instanceof Map;
         return value == null ? "none" : nested ? Json.write(value) : String.valueOf(value);
-    }
-
-    @GetMapping("/tables")
-    public String tables(Model model) {
-        model.addAttribute("tables", tables.all());
-        return "tables";
     }
 }

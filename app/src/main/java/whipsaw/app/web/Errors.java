@@ -5,6 +5,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jooq.exception.DataAccessException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -12,18 +15,22 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.multipart.MaxUploadSizeExceededException;
+import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
-import whipsaw.app.job.DocumentPatch;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.calc.CalcException;
+import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Problem;
 
 /** Turns refusals into clear answers: JSON for the page's script, a plain page for a browser. */
 @ControllerAdvice
 public class Errors {
+    private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
 
     @ExceptionHandler(JobService.Refused.class)
     public Object refused(JobService.Refused e, HttpServletRequest request) {
@@ -66,6 +73,45 @@ public class Errors {
         String message =
                 e instanceof HttpMessageNotReadableException ? "the request is no JSON object" : e.getMessage();
         return answer(request, HttpStatus.BAD_REQUEST, "Not understood", one(message));
+    }
+
+    /** A store that cannot be written is said, with what to do; what was typed is still in the page. */
+    @ExceptionHandler(DataAccessException.class)
+    public Object store(DataAccessException e, HttpServletRequest request) {
+        String cause = String.valueOf(e.getMessage());
+        boolean full = cause.contains("SQLITE_FULL") || cause.contains("database or disk is full");
+        LOG.error("The store failed: {}", full ? "disk full" : cause);
+        return answer(
+                request,
+                full ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE,
+                "Not stored",
+                one(
+                        full
+                                ? "The disk is full: nothing was stored, and what was stored before is safe. Free some space, then try again; what you typed is still here."
+                                : "The store could not be read or written just now: nothing was stored. Try again; if it stays so, look at the log and at the disk."));
+    }
+
+    @ExceptionHandler({MaxUploadSizeExceededException.class, MultipartException.class})
+    public Object upload(Exception e, HttpServletRequest request) {
+        return answer(
+                request,
+                HttpStatus.CONTENT_TOO_LARGE,
+                "Not taken",
+                one("the file is larger than 4 MB or the upload is broken"));
+    }
+
+    @ExceptionHandler(MethodArgumentTypeMismatchException.class)
+    public Object type(MethodArgumentTypeMismatchException e, HttpServletRequest request) {
+        return answer(
+                request,
+                HttpStatus.BAD_REQUEST,
+                "Not understood",
+                one(e.getName() + ": '" + e.getValue() + "' is not what is asked for here"));
+    }
+
+    @ExceptionHandler(StoreException.Taken.class)
+    public Object taken(StoreException.Taken e, HttpServletRequest request) {
+        return answer(request, HttpStatus.CONFLICT, "Already there", one(e.getMessage()));
     }
 
     @ExceptionHandler(StoreException.class)

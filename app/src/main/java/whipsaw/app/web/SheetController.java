@@ -1,8 +1,7 @@
 package whipsaw.app.web;
 
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -15,25 +14,27 @@ import whipsaw.app.print.DesignDocument;
 import whipsaw.app.print.JobSheet;
 import whipsaw.app.print.SheetPdf;
 import whipsaw.app.store.Json;
+import whipsaw.app.table.CodeTableService;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.table.CodeTables;
 
 /** What leaves the application: the job sheet, the ballast map, the job file and the design. */
 @Controller
 public class SheetController {
     private final JobService jobs;
-    private final CodeTables tables;
+    private final CodeTableService tables;
     private final SheetPdf pdf;
+    private final Version version;
 
-    public SheetController(JobService jobs, CodeTables tables, SheetPdf pdf) {
+    public SheetController(JobService jobs, CodeTableService tables, SheetPdf pdf, Version version) {
         this.jobs = jobs;
         this.tables = tables;
         this.pdf = pdf;
+        this.version = version;
     }
 
     private JobSheet sheet(String slug, boolean ownStyle) {
         JobService.Shown shown = jobs.open(slug);
-        return JobSheet.of(shown.design(), shown.revision(), tables, ownStyle);
+        return JobSheet.of(shown.design(), shown.revision(), tables.tables(), ownStyle);
     }
 
     @GetMapping("/jobs/{slug}/sheet")
@@ -46,36 +47,27 @@ public class SheetController {
 
     @GetMapping("/jobs/{slug}/sheet.pdf")
     public ResponseEntity<byte[]> pdf(@PathVariable String slug) {
-        return file(slug + ".pdf", MediaType.APPLICATION_PDF, pdf.render(sheet(slug, true)));
+        return Download.of(slug + ".pdf", MediaType.APPLICATION_PDF, pdf.render(sheet(slug, true)));
     }
 
     @GetMapping("/jobs/{slug}/ballast.csv")
     public ResponseEntity<byte[]> ballast(@PathVariable String slug) {
         String csv = BallastCsv.of(jobs.open(slug).design());
-        return file(
-                slug + "-ballast.csv",
-                MediaType.parseMediaType("text/csv;charset=UTF-8"),
-                csv.getBytes(StandardCharsets.UTF_8));
+        return Download.of(slug + "-ballast.csv", Download.CSV, csv);
     }
 
     @GetMapping("/jobs/{slug}/job.json")
     public ResponseEntity<byte[]> job(@PathVariable String slug) {
-        String json = Json.pretty(JobWriter.write(jobs.open(slug).design().job()));
-        return file(slug + ".whipsaw.json", MediaType.APPLICATION_JSON, json.getBytes(StandardCharsets.UTF_8));
+        Map<String, Object> document = new LinkedHashMap<>();
+        document.put("writtenBy", "Whipsaw " + version.number());
+        document.putAll(JobWriter.write(jobs.open(slug).design().job()));
+        String json = Json.pretty(document);
+        return Download.of(slug + ".whipsaw.json", MediaType.APPLICATION_JSON, json);
     }
 
     @GetMapping("/jobs/{slug}/design.json")
     public ResponseEntity<byte[]> design(@PathVariable String slug) {
-        String json = Json.pretty(DesignDocument.of(jobs.open(slug).design(), tables));
-        return file(slug + "-design.json", MediaType.APPLICATION_JSON, json.getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static ResponseEntity<byte[]> file(String name, MediaType type, byte[] body) {
-        return ResponseEntity.ok()
-                .contentType(type)
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline().filename(name).build().toString())
-                .body(body);
+        String json = Json.pretty(DesignDocument.of(jobs.open(slug).design(), tables.tables()));
+        return Download.of(slug + "-design.json", MediaType.APPLICATION_JSON, json);
     }
 }

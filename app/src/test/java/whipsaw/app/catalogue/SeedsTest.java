@@ -18,7 +18,7 @@ class SeedsTest {
                 .hasSizeGreaterThan(5)
                 .allSatisfy(e -> assertThat(e.body().get("status")).isEqualTo("invented"));
         Solver solver = new Solver(CodeTables.shipped());
-        for (Map<String, Object> document : java.util.List.of(Seeds.demoJob(), Seeds.newJob())) {
+        for (Map<String, Object> document : java.util.List.of(Seeds.demoJob(), Seeds.newJob("asce"))) {
             var reading = JobReader.read(document, false);
             assertThat(reading.problems()).isEmpty();
             assertThat(solver.problems(reading.job())).isEmpty();

@@ -10,8 +10,9 @@ import whipsaw.core.units.Measure;
  *
  * @param frame coordinates of the rows
  * @param facingDeg true azimuth the low edges look to
- * @param spacing shade-free spacing for the window
- * @param gapM clear gap between rows, a setting of the tray system
+ * @param spacing shade-free spacing for the window, of the face that looks to {@code facingDeg}
+ * @param pairs spacing of pairs back to back; null for one-way rows
+ * @param gapM clear gap between rows, or valley between pairs, a setting of the tray system
  * @param gapChosen false when the smallest shade-free setting was taken
  * @param setbackM kept from the inner face of the roof edge
  * @param setbackRule words of the rule when it was not typed, else null
@@ -26,6 +27,7 @@ public record ArrayLayout(
         ArrayFrame frame,
         double facingDeg,
         RowSpacing spacing,
+        PairSpacing pairs,
         double gapM,
         boolean gapChosen,
         double setbackM,
@@ -74,6 +76,21 @@ public record ArrayLayout(
         };
     }
 
+    /** Whether a row is the rear one of a pair and looks away from the facing azimuth. */
+    public boolean looksBack(int row) {
+        return pairs != null && row % 2 == 0;
+    }
+
+    /** Clear gap behind a row: the ridge inside a pair, else the row or valley gap. */
+    public double gapBehindM(int row) {
+        return pairs != null && row % 2 == 1 ? pairs.input().ridgeGapM() : gapM;
+    }
+
+    /** From a row to the next one alike: row to row, or pair to pair. */
+    public double pitchM() {
+        return pairs == null ? depthM + gapM : 2 * depthM + pairs.input().ridgeGapM() + gapM;
+    }
+
     /** Distance between the starts of neighbouring modules of a row. */
     public double columnPitchM() {
         return alongM + moduleGap.si();
@@ -104,7 +121,7 @@ public record ArrayLayout(
             for (int i = first; i < runs.size() && runs.get(i).row() == run.row() + 1; i++) {
                 double overlap = Math.min(run.to(), runs.get(i).to())
                         - Math.max(run.from(), runs.get(i).from());
-                area += Math.max(0, overlap) * gapM;
+                area += Math.max(0, overlap) * gapBehindM(run.row());
             }
         }
         return area;

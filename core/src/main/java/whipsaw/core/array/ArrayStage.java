@@ -18,7 +18,7 @@ import whipsaw.core.table.SetbackTable;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
 
-/** Places modules: one-way rows in landscape on a common column grid, around obstructions. */
+/** Places modules: one-way rows, or pairs back to back, in landscape on a common column grid, around obstructions. */
 public final class ArrayStage {
     private static final BufferParameters SQUARE =
             new BufferParameters(4, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 10);
@@ -42,8 +42,10 @@ public final class ArrayStage {
         Job.ArrayChoice choice = job.array();
         double facing = facingDeg();
         RowSpacing spacing = RowSpacing.of(spacingInput(facing));
-        double gap =
-                choice.gap() == null ? smallestShadeFree(spacing) : choice.gap().si();
+        PairSpacing pairs = choice.tray().pairs() ? pairSpacing(facing) : null;
+        double gap = choice.gap() != null
+                ? choice.gap().si()
+                : pairs != null ? smallest(choice.tray().gaps()) : smallestShadeFree(spacing);
         Measure typed = choice.setback();
         SetbackTable.Setback rule = setbacks.forSides(plan.longSideM(), plan.shortSideM());
         double setback = typed == null ? rule.distanceM() : typed.si();
@@ -56,23 +58,33 @@ public final class ArrayStage {
         FreeRegion bareRegion = new FreeRegion(bare);
         FreeRegion region = new FreeRegion(frame.inFrame(aroundObstructions(bareRoof(setback))));
 
-        List<Row> rows = rowLines(bareRegion, depth, gap);
+        double ridge = pairs == null ? 0 : pairs.input().ridgeGapM();
+        double band = pairs == null ? depth : 2 * depth + ridge;
+        List<Row> bands = bands(bareRegion, band, gap);
         List<FreeRegion.Interval> bareIntervals = new ArrayList<>();
-        rows.forEach(row -> bareIntervals.addAll(bareRegion.free(row.t(), row.t() + depth)));
+        bands.forEach(row -> bareIntervals.addAll(bareRegion.free(row.t(), row.t() + band)));
         double phase = ColumnPhase.best(bareIntervals, along, columnPitch)
                 + choice.shiftAlong().si();
 
         List<Slot> slots = new ArrayList<>();
-        for (int row = 0; row < rows.size(); row++) {
-            double t = rows.get(row).t();
-            for (FreeRegion.Interval free : region.free(t, t + depth)) {
-                fill(slots, row, t, free, phase, along, columnPitch);
+        for (int i = 0; i < bands.size(); i++) {
+            double t = bands.get(i).t();
+            List<Slot> rear = new ArrayList<>();
+            for (FreeRegion.Interval free : region.free(t, t + band)) {
+                if (pairs == null) {
+                    fill(slots, i, t, free, phase, along, columnPitch);
+                } else {
+                    fill(slots, 2 * i, t, free, phase, along, columnPitch);
+                    fill(rear, 2 * i + 1, t + depth + ridge, free, phase, along, columnPitch);
+                }
             }
+            slots.addAll(rear);
         }
         List<Coordinate> notRemoved = new ArrayList<>();
         List<Slot> kept = withoutRemoved(slots, frame, along, depth, notRemoved);
         kept = withoutShortRows(kept, choice.tray().shortestRow());
-        return number(kept, rows, frame, facing, spacing, gap, setback, typed == null ? rule : null, notRemoved);
+        return number(
+                kept, bands, frame, facing, spacing, pairs, gap, setback, typed == null ? rule : null, notRemoved);
     }
 
     private record Slot(int row, long column, double s, double t) {}
@@ -100,6 +112,25 @@ public final class ArrayStage {
                 0,
                 0,
                 RowSpacing.winterDeclinationDeg(latitude));
+    }
+
+    private PairSpacing pairSpacing(double facing) {
+        Job.ArrayChoice choice = job.array();
+        RowSpacing.Input in = spacingInput(facing);
+        return PairSpacing.of(new PairSpacing.Input(
+                in.latitudeDeg(),
+                in.tiltDeg(),
+                in.slopeLengthM(),
+                facing,
+                choice.tray().ridgeGap().si(),
+                in.fromHour(),
+                in.toHour(),
+                smallest(choice.tray().gaps()),
+                in.declinationDeg()));
+    }
+
+    private static double smallest(List<Measure> settings) {
+        return settings.stream().mapToDouble(Measure::si).min().orElseThrow();
     }
 
     /** Smallest gap setting that is shade-free in the window; the largest when none is. */
@@ -144,7 +175,8 @@ public final class ArrayStage {
         return parts.isEmpty() ? from : OverlayNGRobust.overlay(from, UnaryUnionOp.union(parts), OverlayNG.DIFFERENCE);
     }
 
-    private List<Row> rowLines(FreeRegion bare, double depth, double gap) {
+    /** Where rows, or pairs of rows, start. */
+    private List<Row> bands(FreeRegion bare, double depth, double gap) {
         List<Row> rows = new ArrayList<>();
         Job.Walkway walkway = job.array().walkway();
         double t = bare.lowest() + job.array().shiftAcross().si();
@@ -182,7 +214,11 @@ public final class ArrayStage {
                     nearest = slot;
                 }
             }
-            if (nearest == null) {
+            if (nearest != null && job.array().tray().pairs()) {
+                int pair = nearest.row() / 2;
+                long column = nearest.column();
+                kept.removeIf(slot -> slot.row() / 2 == pair && slot.column() == column);
+            } else if (nearest == null) {
                 notRemoved.add(new Coordinate(place.x().si(), place.y().si()));
             } else {
                 kept.remove(nearest);
@@ -210,10 +246,11 @@ public final class ArrayStage {
 
     private ArrayLayout number(
             List<Slot> slots,
-            List<Row> rows,
+            List<Row> bands,
             ArrayFrame frame,
             double facing,
             RowSpacing spacing,
+            PairSpacing pairs,
             double gap,
             double setback,
             SetbackTable.Setback rule,
@@ -226,9 +263,10 @@ public final class ArrayStage {
         }
         List<Integer> walkways = new ArrayList<>();
         int lastRow = modules.isEmpty() ? 0 : modules.get(modules.size() - 1).row();
-        for (int i = 0; i < rows.size(); i++) {
-            if (rows.get(i).walkwayBehind() && i + 1 < lastRow) {
-                walkways.add(i + 1);
+        int rowsOfBand = pairs == null ? 1 : 2;
+        for (int i = 0; i < bands.size(); i++) {
+            if (bands.get(i).walkwayBehind() && (i + 1) * rowsOfBand < lastRow) {
+                walkways.add((i + 1) * rowsOfBand);
             }
         }
         double low = job.array().tray().lowEdge().si();
@@ -236,6 +274,7 @@ public final class ArrayStage {
                 frame,
                 facing,
                 spacing,
+                pairs,
                 gap,
                 job.array().gap() != null,
                 setback,

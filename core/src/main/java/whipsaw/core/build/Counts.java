@@ -40,7 +40,10 @@ public record Counts(List<Line> lines) {
         lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
         if (run.sizing() != null && run.sizing().feasible()) {
             ConductorSizing.Choice c = run.sizing().chosen();
-            String length = Show.both(job.project().units(), Dimension.ROOF_LENGTH, 3 * c.sets() * run.lengthM());
+            String length = Show.both(
+                    job.project().units(),
+                    Dimension.ROOF_LENGTH,
+                    3 * c.sets() * run.lengthM() * job.electrical().run().feeders());
             lines.add(new Line(
                     "AC phase conductor "
                             + conductor(c.size().name(), job.electrical().run().material()),

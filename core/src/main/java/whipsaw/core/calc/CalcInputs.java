@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitText;
+import whipsaw.core.units.UnitTextException;
 
 /**
  * The inputs of a single calculation, read by name. A key ends with its unit; where the same
@@ -81,7 +83,7 @@ public final class CalcInputs {
             if (suffix.getValue().quantity() != quantity || !has(key)) {
                 continue;
             }
-            double si = suffix.getValue().toSi(finite(key, values.get(key)));
+            double si = measured(key, values.get(key), suffix.getValue());
             if (firstKey == null) {
                 first = si;
                 firstKey = key;
@@ -193,6 +195,19 @@ public final class CalcInputs {
             return list;
         }
         throw new CalcException(path + key, "is no list");
+    }
+
+    /** A number means the unit of its key; a text may carry any unit of the quantity. */
+    private double measured(String key, Object value, Unit unit) {
+        if (!(value instanceof String text)) {
+            return unit.toSi(finite(key, value));
+        }
+        try {
+            double si = UnitText.parse(text, unit.quantity(), unit).si();
+            return Double.isFinite(si) ? si : finite(key, si);
+        } catch (UnitTextException e) {
+            throw new CalcException(path + key, "'" + text + "' " + e.getMessage());
+        }
     }
 
     private double finite(String key, Object value) {

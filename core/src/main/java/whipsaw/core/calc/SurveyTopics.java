@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.PairSpacing;
 import whipsaw.core.array.RowSpacing;
 import whipsaw.core.array.SunPosition;
 import whipsaw.core.roof.Traverse;
@@ -20,7 +21,7 @@ final class SurveyTopics {
     private SurveyTopics() {}
 
     static List<Topic> topics() {
-        return List.of(sunPosition(), rowSpacing(), traverse());
+        return List.of(sunPosition(), rowSpacing(), pairSpacing(), traverse());
     }
 
     private static Topic sunPosition() {
@@ -94,6 +95,43 @@ final class SurveyTopics {
                             .put("pitch_m", r.pitchM())
                             .put("ground_coverage_ratio", r.coverage())
                             .put("pitch_in_plan_m", r.pitchInPlanM());
+                });
+    }
+
+    private static Topic pairSpacing() {
+        return new Topic(
+                "dual_tilt_spacing",
+                "Valley between pairs back to back",
+                "shade-free window of solar time, level roof",
+                List.of(
+                        field("latitude_deg", "Latitude, deg (north +)", "52"),
+                        field("tilt_deg", "Tilt, deg", "10"),
+                        field("slope_length_m", "Module up the slope, m", "1.134"),
+                        field("axis_facing_azimuth_deg", "One face looks, deg from north", "90"),
+                        field("ridge_gap_m", "Ridge gap, m", "0.06"),
+                        field("window_start_h", "Window from, solar hour", "10"),
+                        field("window_end_h", "Window to, solar hour", "14"),
+                        field("min_valley_gap_m", "Least valley, m", "0.2"),
+                        field("declination_deg", "Declination, deg", "-23.44")),
+                (in, out) -> {
+                    PairSpacing p = PairSpacing.of(new PairSpacing.Input(
+                            in.number("latitude_deg", -90, 90),
+                            in.number("tilt_deg", 0, 90),
+                            in.positive("slope_length", Quantity.LENGTH),
+                            in.number("axis_facing_azimuth_deg", 0, 360),
+                            in.length("ridge_gap"),
+                            in.number("window_start_h", 0, 24),
+                            in.number("window_end_h", 0, 24),
+                            in.length("min_valley_gap"),
+                            in.number("declination_deg", -23.5, 23.5)));
+                    out.put("status", p.shadeFree() ? "ok" : "sun_below_horizon")
+                            .put("rise_m", p.riseM())
+                            .put("half_footprint_m", p.halfM())
+                            .put("min_profile_angle_deg", p.lowestProfileDeg())
+                            .put("shade_limit_angle_deg", p.shadeFree() ? p.shadeLimitDeg(p.valleyM()) : Double.NaN)
+                            .put("valley_gap_m", p.valleyM())
+                            .put("peak_to_peak_pitch_m", p.pitchM())
+                            .put("ground_coverage_ratio", p.shadeFree() ? p.coverage() : Double.NaN);
                 });
     }
 

@@ -14,6 +14,7 @@ public final class Topics {
     public Topics(CodeTables tables) {
         Stream.of(
                         WindTopics.topics(tables),
+                        EnTopics.snow(tables),
                         HoldDownTopics.topics(tables),
                         SurveyTopics.topics(),
                         ElectricalTopics.topics(tables))

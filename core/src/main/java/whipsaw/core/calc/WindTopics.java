@@ -15,7 +15,7 @@ final class WindTopics {
     private WindTopics() {}
 
     static List<Topic> topics(CodeTables tables) {
-        return List.of(velocityPressure(tables), tiltedArray(tables), panelExposed());
+        return List.of(velocityPressure(tables), tiltedArray(tables), panelExposed(), EnTopics.wind(tables));
     }
 
     private static Topic velocityPressure(CodeTables tables) {

@@ -5,10 +5,12 @@ import java.util.Map;
 import whipsaw.core.units.Measure;
 
 /**
- * A one-way ballasted tray system.
+ * A ballasted tray system, for one-way rows or for pairs back to back.
  *
+ * @param arrangement one-way rows, or pairs with their high edges together
+ * @param ridgeGap between the high edges of a pair, horizontal; null for one-way rows
  * @param tilts settings it is made for
- * @param gaps clear gaps between rows it is made for
+ * @param gaps clear gaps between rows, or valley gaps between pairs, it is made for
  * @param moduleGap between modules of a row
  * @param lowEdge lower edge of a module above the roof
  * @param rackingMass per module
@@ -22,6 +24,8 @@ import whipsaw.core.units.Measure;
  */
 public record TraySystem(
         CatalogueInfo info,
+        Arrangement arrangement,
+        Measure ridgeGap,
         List<Measure> tilts,
         List<Measure> gaps,
         Measure moduleGap,
@@ -34,6 +38,32 @@ public record TraySystem(
         boolean linksRows,
         int shortestRow,
         Map<String, Double> friction) {
+
+    /** How the rows stand to each other. */
+    public enum Arrangement {
+        ONE_WAY("one-way", "one-way rows"),
+        PAIRS("pairs", "pairs back to back");
+
+        private final String key;
+        private final String words;
+
+        Arrangement(String key, String words) {
+            this.key = key;
+            this.words = words;
+        }
+
+        public String key() {
+            return key;
+        }
+
+        public String words() {
+            return words;
+        }
+    }
+
+    public boolean pairs() {
+        return arrangement == Arrangement.PAIRS;
+    }
 
     /** Where ballast lies and which modules it serves. */
     public enum Positions {

@@ -25,7 +25,7 @@ public record Check(
         String capacity,
         double utilisation,
         Verdict verdict,
-        String place,
+        Place place,
         String source,
         String figure,
         String remark) {
@@ -33,6 +33,11 @@ public record Check(
     private static final Comparator<Check> RANK = Comparator.comparing(Check::verdict)
             .thenComparing(c -> Double.isNaN(c.utilisation) ? 0 : -c.utilisation)
             .thenComparing(Check::id);
+
+    /** Whether demand and capacity are two amounts of one thing. */
+    public boolean isRatio() {
+        return !Double.isNaN(utilisation);
+    }
 
     /** The worst first. */
     public static List<Check> ranked(List<Check> checks) {
@@ -46,7 +51,7 @@ public record Check(
             String demand,
             String capacity,
             double utilisation,
-            String place,
+            Place place,
             String source,
             String figure,
             String remarkWhenOver) {

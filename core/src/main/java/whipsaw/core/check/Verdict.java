@@ -24,6 +24,11 @@ public enum Verdict {
         return words;
     }
 
+    /** Whether it stops the job until something is done. */
+    public boolean stops() {
+        return compareTo(NOT_ESTABLISHED) <= 0;
+    }
+
     /** One character that tells the verdict without colour. */
     public String mark() {
         return mark;

@@ -33,23 +33,32 @@ public final class CircuitStage {
                 job.electrical().systemLimit().si(),
                 inverter.highestInput().si(),
                 inverter.trackerLowest().si()));
-        List<Integer> order = serpentine(layout);
-        List<Integer> lengths = limits.feasible() && limits.longest() > 0
-                ? lengths(order.size(), limits.shortest(), limits.longest())
-                : List.of();
-        int used = lengths.stream().mapToInt(Integer::intValue).sum();
-        Sharing sharing = share(lengths, job);
+        List<Planned> planned = new ArrayList<>();
+        List<Integer> leftOut = new ArrayList<>();
+        for (boolean back : layout.pairs() == null ? new boolean[] {false} : new boolean[] {false, true}) {
+            List<Integer> order = serpentine(layout, back);
+            List<Integer> lengths = limits.feasible() && limits.longest() > 0
+                    ? lengths(order.size(), limits.shortest(), limits.longest())
+                    : List.of();
+            int from = 0;
+            for (int length : lengths) {
+                planned.add(new Planned(back, List.copyOf(order.subList(from, from + length))));
+                from += length;
+            }
+            leftOut.addAll(order.subList(from, order.size()));
+        }
+        Sharing sharing = share(planned, job);
         List<Circuits.PvString> strings = new ArrayList<>();
-        int from = 0;
         for (int i = 0; i < sharing.inverterOf().length; i++) {
             strings.add(new Circuits.PvString(
                     i + 1,
                     sharing.inverterOf()[i],
                     sharing.trackerOf()[i],
-                    List.copyOf(order.subList(from, from + lengths.get(i)))));
-            from += lengths.get(i);
+                    planned.get(i).modules()));
         }
-        List<Integer> leftOut = strings.isEmpty() ? order : order.subList(used, order.size());
+        if (strings.isEmpty()) {
+            planned.forEach(p -> leftOut.addAll(p.modules()));
+        }
         return new Circuits(
                 limits,
                 strings,
@@ -60,16 +69,26 @@ public final class CircuitStage {
                 sharing.mostParallel());
     }
 
+    /** A string before it has an inverter; faces that look different ways share no tracker. */
+    private record Planned(boolean back, List<Integer> modules) {
+        int size() {
+            return modules.size();
+        }
+    }
+
     /**
-     * Rows from the front, every other one from the right, so that a string runs on into the next
+     * Rows of one face from the front, every other one from the right, so that a string runs on into the next
      * row.
      */
-    private static List<Integer> serpentine(ArrayLayout layout) {
+    private static List<Integer> serpentine(ArrayLayout layout, boolean back) {
         List<Integer> order = new ArrayList<>();
         List<Integer> row = new ArrayList<>();
         int number = 0;
         int turned = 0;
         for (ArrayLayout.Module m : layout.modules()) {
+            if (layout.looksBack(m.row()) != back) {
+                continue;
+            }
             if (m.row() != number && !row.isEmpty()) {
                 append(order, row, turned++ % 2 == 1);
             }
@@ -117,14 +136,14 @@ public final class CircuitStage {
     private record Sharing(int inverters, int[] inverterOf, int[] trackerOf, int mostParallel) {}
 
     /** The fewest inverters over which the strings, in order, can be shared evenly. */
-    private static Sharing share(List<Integer> lengths, Job job) {
+    private static Sharing share(List<Planned> strings, Job job) {
         double power = job.array().module().power().si();
-        double total = lengths.stream().mapToInt(Integer::intValue).sum() * power;
+        double total = strings.stream().mapToInt(Planned::size).sum() * power;
         double most = job.electrical().dcAcMost()
                 * job.electrical().inverter().power().si();
-        for (int n = Math.max(1, Limits.ceil(total / most)); n <= lengths.size(); n++) {
+        for (int n = Math.max(1, Limits.ceil(total / most)); n <= strings.size(); n++) {
             Sharing sharing =
-                    shareOver(n, lengths, power, most, job.electrical().inverter());
+                    shareOver(n, strings, power, most, job.electrical().inverter());
             if (sharing != null) {
                 return sharing;
             }
@@ -132,26 +151,28 @@ public final class CircuitStage {
         return new Sharing(0, new int[0], new int[0], 0);
     }
 
-    private static Sharing shareOver(int n, List<Integer> lengths, double power, double mostW, InverterType type) {
-        int[] inverterOf = new int[lengths.size()];
-        int[] trackerOf = new int[lengths.size()];
+    private static Sharing shareOver(int n, List<Planned> strings, double power, double mostW, InverterType type) {
+        int[] inverterOf = new int[strings.size()];
+        int[] trackerOf = new int[strings.size()];
         int mostParallel = 0;
         int from = 0;
         for (int i = 0; i < n; i++) {
-            int to = from + lengths.size() / n + (i < lengths.size() % n ? 1 : 0);
-            Map<Integer, List<Integer>> byLength = new TreeMap<>(Collections.reverseOrder());
+            int to = from + strings.size() / n + (i < strings.size() % n ? 1 : 0);
+            Map<Integer, List<Integer>> alike = new TreeMap<>(Collections.reverseOrder());
             int modules = 0;
             for (int s = from; s < to; s++) {
-                byLength.computeIfAbsent(lengths.get(s), k -> new ArrayList<>()).add(s);
-                modules += lengths.get(s);
+                Planned string = strings.get(s);
+                alike.computeIfAbsent(2 * string.size() + (string.back() ? 0 : 1), k -> new ArrayList<>())
+                        .add(s);
+                modules += string.size();
                 inverterOf[s] = i + 1;
             }
-            int parallel = parallel(byLength, type);
+            int parallel = parallel(alike, type);
             if (parallel == 0 || Limits.above(modules * power, mostW)) {
                 return null;
             }
             int tracker = 0;
-            for (List<Integer> group : byLength.values()) {
+            for (List<Integer> group : alike.values()) {
                 for (int k = 0; k < group.size(); k++) {
                     tracker += k % parallel == 0 ? 1 : 0;
                     trackerOf[group.get(k)] = tracker;
@@ -164,13 +185,13 @@ public final class CircuitStage {
     }
 
     /**
-     * Fewest strings in parallel with which the groups of equal length fit the trackers; 0 when
+     * Fewest strings in parallel with which the groups of equal length and face fit the trackers; 0 when
      * none does.
      */
-    private static int parallel(Map<Integer, List<Integer>> byLength, InverterType type) {
+    private static int parallel(Map<Integer, List<Integer>> alike, InverterType type) {
         for (int parallel = 1; parallel <= type.stringsPerTracker(); parallel++) {
             int trackers = 0;
-            for (List<Integer> group : byLength.values()) {
+            for (List<Integer> group : alike.values()) {
                 trackers += (group.size() + parallel - 1) / parallel;
             }
             if (trackers <= type.trackers()) {

@@ -8,6 +8,7 @@ import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
@@ -21,7 +22,7 @@ final class ChoiceRules {
 
     private ChoiceRules() {}
 
-    static List<Problem> check(Job job, RoofPlan plan) {
+    static List<Problem> check(Job job, RoofPlan plan, CodeTables tables) {
         List<Problem> problems = new ArrayList<>();
         UnitSystem units = job.project().units();
         Job.ArrayChoice array = job.array();
@@ -53,6 +54,16 @@ final class ChoiceRules {
                     "Edge faced",
                     String.valueOf(to.edge()),
                     "is not there: the outline has edges 1 to " + plan.edges().size()));
+        }
+        if (job.site().code() instanceof Job.EnSite en && tables.netCoefficients(en.coefficients()) == null) {
+            problems.add(new Problem(
+                    "$.site.coefficients",
+                    "Net-coefficient set",
+                    en.coefficients(),
+                    "is not there; sets that are: "
+                            + tables.netCoefficients().stream()
+                                    .map(set -> set.table().id())
+                                    .collect(Collectors.joining(", "))));
         }
         moduleFits(problems, array.module(), plan, units);
         return problems;

@@ -2,7 +2,10 @@ package whipsaw.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.PairSpacing;
 import whipsaw.core.check.Check;
+import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.HoldDown;
@@ -37,6 +40,7 @@ final class DesignChecks {
         all.placed();
         all.rowShade();
         all.windScope();
+        all.siteGiven();
         all.ballast();
         all.roofLoad();
         all.strings();
@@ -52,7 +56,7 @@ final class DesignChecks {
     private void sameTables(CodeTables tables) {
         List<String> changed = new ArrayList<>();
         for (Job.TableRef stored : job.codeTables()) {
-            boolean same = tables.inUse().stream()
+            boolean same = tables.inUse(job).stream()
                     .anyMatch(t -> t.id().equals(stored.id()) && t.hash().equals(stored.hash()));
             if (!same) {
                 changed.add(stored.id());
@@ -120,6 +124,10 @@ final class DesignChecks {
         if (design.layout().rows() < 2) {
             return;
         }
+        if (design.layout().pairs() != null) {
+            pairShade();
+            return;
+        }
         double needed = design.layout().spacing().gapM();
         double gap = design.layout().gapM();
         String source = "no row shadow on the shortest day in the window";
@@ -148,42 +156,97 @@ final class DesignChecks {
                         "rows shade each other in the window: widen the gap, lower the tilt or shorten the window (a question of yield, not of safety)"));
     }
 
+    /** Pairs are set close on purpose: the low sun shades them, which is said and not judged. */
+    private void pairShade() {
+        PairSpacing pairs = design.layout().pairs();
+        double gap = design.layout().gapM();
+        checks.add(Check.stated(
+                "array.row-shade",
+                "Pairs against the low sun",
+                "shade-free in the window: "
+                        + (pairs.shadeFree() ? text(Dimension.PART_LENGTH, pairs.valleyM()) : "no finite valley"),
+                text(Dimension.PART_LENGTH, gap) + ", free above " + Show.number(pairs.shadeLimitDeg(gap), 1)
+                        + "° in section",
+                Verdict.PASSES,
+                "a question of yield, not judged",
+                "array.gap",
+                ""));
+    }
+
     private void windScope() {
         HoldDown holdDown = design.holdDown();
+        String source =
+                holdDown.method().equals("ASD") ? "ASCE 7-16 29.4.3" : "limits of validity of the net-coefficient set";
         if (!holdDown.outsideScope().isEmpty()) {
-            checks.add(Check.stated(
-                    "wind.scope",
-                    "Array inside the scope of the wind method",
-                    String.join(", ", holdDown.outsideScope()),
-                    "none",
-                    Verdict.NEEDS_ENGINEER,
-                    "ASCE 7-16 29.4.3",
-                    "site.qh",
-                    "the coefficients do not cover this array: wind-tunnel data or an engineer decides"));
+            checks.add(
+                    Check.stated(
+                            "wind.scope",
+                            "Array inside the scope of the wind method",
+                            String.join("; ", holdDown.outsideScope()),
+                            "inside all limits",
+                            Verdict.NEEDS_ENGINEER,
+                            source,
+                            "wind.scope",
+                            "no coefficient holds here, so uplift, blocks and load are not established: wind-tunnel data or an engineer decides"));
         }
         if (!holdDown.tooNearEdge().isEmpty()) {
+            List<Integer> near = holdDown.tooNearEdge().stream()
+                    .map(ArrayLayout.Module::index)
+                    .toList();
             checks.add(new Check(
                     "wind.edge-clear",
                     "Panels clear of the roof edge",
-                    holdDown.tooNearEdge().size() + " modules nearer",
+                    near.size() + " modules nearer",
                     text(
                                     Dimension.ROOF_LENGTH,
                                     TiltedArray.clearNeededM(design.layout().highEdgeM(), 0))
                             + " where there is no parapet",
                     Double.NaN,
                     Verdict.NEEDS_ENGINEER,
-                    "module " + holdDown.tooNearEdge().get(0).number(),
-                    "ASCE 7-16 29.4.3",
+                    new Place("module " + holdDown.tooNearEdge().get(0).number(), Place.Kind.MODULES, near),
+                    source,
                     "array.setback",
                     "widen the set-back to at least this"));
         }
     }
 
+    /** A wind speed or a net-coefficient set that is not there leaves hold-down and load open. */
+    private void siteGiven() {
+        if (!design.holdDown().missing().isEmpty()) {
+            checks.add(
+                    Check.stated(
+                            "site.wind",
+                            "Wind is known",
+                            "missing: " + String.join(", ", design.holdDown().missing()),
+                            "entered",
+                            Verdict.NOT_ESTABLISHED,
+                            "code family " + job.site().code().family(),
+                            "site.qh",
+                            "enter it under Site: a value of the other code family means something else and is not carried across"));
+        }
+        if (job.site().snow() == null) {
+            checks.add(Check.stated(
+                    "site.snow",
+                    "Snow is known",
+                    "missing: ground snow load",
+                    "entered",
+                    Verdict.NOT_ESTABLISHED,
+                    "code family " + job.site().code().family(),
+                    "site.snow",
+                    "enter it under Site; 0 where there is none"));
+        }
+    }
+
     private void ballast() {
         HoldDown.Position worst = design.holdDown().worst();
-        if (worst == null) {
+        if (worst == null || !design.holdDown().established()) {
             return;
         }
+        List<Integer> over = design.holdDown().positions().stream()
+                .filter(p -> p.ballast().full())
+                .map(HoldDown.Position::index)
+                .toList();
+        String combination = worst.ballast().hold().factors().combination();
         long full = design.holdDown().fullPositions();
         int missing = design.holdDown().missingBlocks();
         checks.add(Check.compare(
@@ -193,8 +256,12 @@ final class DesignChecks {
                 worst.ballast().hold().mostBlocks() + " blocks",
                 (double) worst.ballast().blocksNeeded()
                         / Math.max(1, worst.ballast().hold().mostBlocks()),
-                "position " + worst.number(),
-                "ASCE 7-16 2.4.1, 0.6D + 0.6W",
+                new Place(
+                        "position " + worst.number(),
+                        Place.Kind.POSITIONS,
+                        over.isEmpty() ? List.of(worst.index()) : over),
+                (design.holdDown().method().equals("ASD") ? "ASCE 7-16 2.4.1, " : "EN 1990 Table A1.2(A), ")
+                        + combination,
                 "ballast/" + worst.number(),
                 full
                         + (full == 1 ? " position lacks " : " positions lack ")
@@ -205,6 +272,20 @@ final class DesignChecks {
 
     private void roofLoad() {
         RoofLoads loads = design.loads();
+        if (!design.holdDown().established()) {
+            checks.add(Check.stated(
+                    "roof.footprint",
+                    "Added roof load",
+                    "ballast is not established",
+                    job.roof().allowance() == null
+                            ? "not known"
+                            : text(Dimension.LOAD, job.roof().allowance().load().si()),
+                    Verdict.NOT_ESTABLISHED,
+                    "follows from hold-down",
+                    "roof.footprint",
+                    "see the wind first"));
+            return;
+        }
         Job.Allowance allowance = job.roof().allowance();
         if (allowance == null) {
             checks.add(Check.stated(
@@ -223,17 +304,23 @@ final class DesignChecks {
                 load("roof.footprint", "Added load over the array", loads.footprint(), null, source, "roof.footprint"));
         if (loads.worstBay() != null) {
             String name = loads.worstBay().bay().name();
+            List<Integer> over = new ArrayList<>();
+            for (int i = 0; i < loads.bays().size(); i++) {
+                if (!loads.bays().get(i).load().ok() || loads.bays().get(i) == loads.worstBay()) {
+                    over.add(i);
+                }
+            }
             checks.add(load(
                     "roof.bay",
                     "Added load over the worst bay",
                     loads.worstBay().load(),
-                    "bay " + name,
+                    new Place("bay " + name, Place.Kind.BAYS, over),
                     source,
                     "roof.bay/" + name));
         }
     }
 
-    private Check load(String id, String title, RoofReserve load, String place, String source, String figure) {
+    private Check load(String id, String title, RoofReserve load, Place place, String source, String figure) {
         double allowance = job.roof().allowance().load().si();
         return Check.compare(
                 id,
@@ -271,7 +358,7 @@ final class DesignChecks {
                     text(Dimension.VOLTAGE, cold),
                     text(Dimension.VOLTAGE, limits.limitV()),
                     cold / limits.limitV(),
-                    circuits.longestUsed() + " in a string",
+                    Place.of(circuits.longestUsed() + " in a string"),
                     "NEC 690.7(A)",
                     "strings.longest",
                     "shorten the strings"));
@@ -283,19 +370,21 @@ final class DesignChecks {
                     text(Dimension.VOLTAGE, lowest) + " needed",
                     text(Dimension.VOLTAGE, hot),
                     lowest / hot,
-                    circuits.shortestUsed() + " in a string",
+                    Place.of(circuits.shortestUsed() + " in a string"),
                     "tracking window of the inverter",
                     "strings.shortest",
                     "lengthen the shortest string"));
         }
         int left = circuits.leftOut().size();
         if (left > 0) {
-            checks.add(Check.stated(
+            checks.add(new Check(
                     "strings.left",
                     "Every module is in a string",
                     left + (left == 1 ? " module" : " modules") + " left out",
                     "0",
+                    Double.NaN,
                     Verdict.CLOSE,
+                    new Place(left + (left == 1 ? " module" : " modules"), Place.Kind.MODULES, circuits.leftOut()),
                     "string lengths " + limits.shortest() + " to " + limits.longest(),
                     "strings.longest",
                     "they stay on the roof without a circuit: take them out or add modules"));
@@ -337,7 +426,7 @@ final class DesignChecks {
                 text(Dimension.CURRENT, 1.25 * short_),
                 text(Dimension.CURRENT, limit),
                 1.25 * short_ / limit,
-                c.mostParallel() + " strings in parallel",
+                Place.of(c.mostParallel() + " strings in parallel"),
                 "NEC 690.8(A)(1), maker's limit",
                 "strings.current",
                 "put fewer strings on a tracker"));
@@ -362,6 +451,17 @@ final class DesignChecks {
         if (sizing == null) {
             return;
         }
+        if (job.site().code() instanceof Job.EnSite) {
+            checks.add(Check.stated(
+                    "run.code",
+                    "AC run sized by the code of the place",
+                    "sized by NEC tables",
+                    "IEC 60364-5-52",
+                    Verdict.NEEDS_ENGINEER,
+                    "IEC 60364 sizing is not computed",
+                    "run.size",
+                    "sizes and device are for orientation only: a licensed electrician sizes the run"));
+        }
         if (!sizing.feasible()) {
             checks.add(Check.stated(
                     "run.size",
@@ -371,7 +471,7 @@ final class DesignChecks {
                     Verdict.FAILS,
                     "NEC 240.4, 310.15, 705.28",
                     "run.size",
-                    "no conductor carries it within the drop: shorten the run, allow more drop or divide it"));
+                    "no conductor carries it within the drop: shorten the run, allow more drop or take more feeders"));
             return;
         }
         checks.add(Check.compare(

@@ -35,7 +35,7 @@ public final class Solver {
         List<Problem> problems =
                 new ArrayList<>(OutlineRules.check(job.roof(), job.project().units()));
         if (problems.isEmpty()) {
-            problems.addAll(ChoiceRules.check(job, RoofPlan.of(job.roof())));
+            problems.addAll(ChoiceRules.check(job, RoofPlan.of(job.roof()), tables));
         }
         return problems;
     }
@@ -66,7 +66,7 @@ public final class Solver {
 
     /** A job as it rests on the tables of this solver, to be stored so. */
     public Job resting(Job job) {
-        return job.resting(tables.inUse().stream()
+        return job.resting(tables.inUse(job).stream()
                 .map(t -> new Job.TableRef(t.id(), t.edition(), t.hash()))
                 .toList());
     }

@@ -197,12 +197,23 @@ final class CircuitFigures {
         Working.Builder w = Working.of("run.size", "Conductors of the AC run", sizeWords(s, run.material()))
                 .step(
                         "I",
-                        "rated current of all inverters",
-                        "{S} / (√3 · {V})",
+                        run.feeders() == 1
+                                ? "rated current of all inverters"
+                                : "rated current of the fullest of " + run.feeders() + " equal feeders",
+                        "{n} · {S} / (√3 · {V})",
                         current,
                         "",
                         Term.computed(
-                                "S", "AC rating", Show.number(design.circuits().acVa() / 1000, 2) + " kVA", "total.ac"),
+                                "n",
+                                "inverters on it",
+                                String.valueOf(design.run().inverters()),
+                                "total.ac"),
+                        Term.data(
+                                "S",
+                                "rating of one",
+                                Show.number(design.circuits().inverterPowerVa() / 1000, 2) + " kVA",
+                                Origin.CATALOGUE,
+                                design.job().electrical().inverter().info()),
                         Term.data(
                                 "V",
                                 "line voltage",

@@ -8,6 +8,7 @@ import java.util.Set;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.NetPressure;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
@@ -33,7 +34,9 @@ public final class Figures {
         String place = slash < 0 ? "" : key.substring(slash + 1);
         return switch (kind) {
             case "survey.closure" -> design.plan().tape() == null ? null : SiteFigures.closure(design);
-            case "site.qh" -> SiteFigures.velocityPressure(design, tables);
+            case "site.qh" -> SiteFigures.windPressure(design, tables);
+            case "site.snow" -> SnowFigures.snow(design, tables);
+            case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
             case "total.modules" -> TotalFigures.modules(design);
@@ -61,7 +64,12 @@ public final class Figures {
     private Working uplift(String number) {
         for (HoldDown.Demand demand : design.holdDown().demands()) {
             if (demand.module().number().equals(number)) {
-                return HoldDownFigures.uplift(design, demand, tables);
+                if (!design.holdDown().established()) {
+                    return NetFigures.scope(design, tables);
+                }
+                return demand.pressure() instanceof NetPressure net
+                        ? NetFigures.uplift(design, demand, net)
+                        : HoldDownFigures.uplift(design, demand, tables);
             }
         }
         return null;
@@ -70,7 +78,9 @@ public final class Figures {
     private Working ballast(String number) {
         for (HoldDown.Position position : design.holdDown().positions()) {
             if (position.number().equals(number)) {
-                return HoldDownFigures.ballast(design, position, tables);
+                return design.holdDown().established()
+                        ? HoldDownFigures.ballast(design, position, tables)
+                        : NetFigures.scope(design, tables);
             }
         }
         return null;
@@ -81,6 +91,7 @@ public final class Figures {
         List<String> keys = new ArrayList<>(List.of(
                 "survey.closure",
                 "site.qh",
+                "site.snow",
                 "array.gap",
                 "array.setback",
                 "total.modules",
@@ -96,7 +107,7 @@ public final class Figures {
                 "run.size",
                 "run.drop"));
         HoldDown.Position worst = design.holdDown().worst();
-        if (worst != null) {
+        if (worst != null && design.holdDown().established()) {
             keys.add("ballast/" + worst.number());
             int module = worst.shares().get(0).module();
             ArrayLayout.Module m = design.layout().modules().get(module);
@@ -116,7 +127,8 @@ public final class Figures {
         sources.add(design.job().array().module().info());
         sources.add(design.job().array().block().info());
         sources.add(design.job().electrical().inverter().info());
-        sources.addAll(tables.inUse());
+        sources.add(design.job().electrical().run().conductor().info());
+        sources.addAll(tables.inUse(design.job()));
         return sources.stream()
                 .sorted(Comparator.comparing(DataSource::status).reversed())
                 .toList();

@@ -27,7 +27,7 @@ final class HoldDownFigures {
     }
 
     static Working uplift(Design design, HoldDown.Demand demand, CodeTables tables) {
-        TiltedArray.Pressure p = demand.pressure();
+        TiltedArray.Pressure p = (TiltedArray.Pressure) demand.pressure();
         TiltedArray.Setting s = p.setting();
         Job job = design.job();
         UnitSystem units = job.project().units();
@@ -199,7 +199,8 @@ final class HoldDownFigures {
         Ballast b = position.ballast();
         Job job = design.job();
         UnitSystem units = job.project().units();
-        String method = b.hold().factors().combination();
+        String method = (design.holdDown().method().equals("ASD") ? "ASCE 7-16 2.4.1, " : "EN 1990 Table A1.2(A) EQU, ")
+                + b.hold().factors().combination();
         String blocks = b.blocksNeeded()
                 + (b.blocksNeeded() == 1 ? " block" : " blocks")
                 + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");
@@ -277,7 +278,7 @@ final class HoldDownFigures {
                         "total weight against uplift",
                         "({f_W} / {f_G}) · {U} / cos {s}",
                         mass(units, b.upliftKg()),
-                        "ASCE 7-16 2.4.1, " + method,
+                        method,
                         factorW,
                         factorG,
                         Term.computed("U", "uplift", uplift, null),
@@ -287,7 +288,7 @@ final class HoldDownFigures {
                         "total weight against sliding",
                         "({f_W} / {f_G}) · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})",
                         mass(units, b.slidingKg()),
-                        "ASCE 7-16 2.4.1, " + method,
+                        method,
                         factorW,
                         factorG,
                         Term.data(

@@ -2,10 +2,12 @@ package whipsaw.core.figure;
 
 import static whipsaw.core.units.Show.significant;
 
+import whipsaw.core.array.PairSpacing;
 import whipsaw.core.array.RowSpacing;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.Traverse;
+import whipsaw.core.site.PeakPressure;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -20,21 +22,35 @@ import whipsaw.core.working.Working;
 final class SiteFigures {
     private SiteFigures() {}
 
-    static Working velocityPressure(Design design, CodeTables tables) {
-        VelocityPressure q = design.site().velocity();
+    static Working windPressure(Design design, CodeTables tables) {
         Job.Site site = design.job().site();
+        UnitSystem units = design.job().project().units();
+        if (design.site().wind() == null) {
+            return Working.of("site.qh", "Wind pressure at roof height", "not established")
+                    .note("No wind speed has been given for the code family of the job.")
+                    .build();
+        }
+        String answer = Show.both(units, Dimension.LOAD, design.site().wind().pressurePa());
+        if (design.site().wind() instanceof PeakPressure q) {
+            Terms terms = Terms.of(
+                    Term.byRule("z_e", "", "", "roof height and highest parapet"),
+                    Term.given("v_b0", "", "", site.wind()));
+            return Working.of("site.qh", "Peak velocity pressure at roof height", answer)
+                    .steps(q.steps(terms, tables.en()))
+                    .note("The wind speed is a 10-minute mean with a return period of 50 years.")
+                    .note("Recommended values: the national annex in force decides.")
+                    .build();
+        }
+        VelocityPressure q = (VelocityPressure) design.site().wind();
         Terms terms = Terms.of(
                 Term.given("z", "", "", design.job().roof().height()),
                 Term.given("z_e", "", "", site.elevation()),
                 Term.given("K_zt", "", "", null),
                 Term.given("V", "", "", site.wind()));
-        return Working.of(
-                        "site.qh",
-                        "Velocity pressure at mean roof height",
-                        Show.both(design.job().project().units(), Dimension.LOAD, q.pressurePa()))
+        return Working.of("site.qh", "Velocity pressure at mean roof height", answer)
                 .steps(q.steps(terms, tables.wind()))
                 .note("The wind speed is a 3-second gust at strength level for risk category "
-                        + site.riskCategory()
+                        + ((Job.AsceSite) site.code()).riskCategory()
                         + "; there is no importance factor on wind.")
                 .build();
     }
@@ -79,6 +95,9 @@ final class SiteFigures {
         UnitSystem units = design.job().project().units();
         Job.ArrayChoice array = design.job().array();
         String chosen = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
+        if (design.layout().pairs() != null) {
+            return valley(design, chosen);
+        }
         Working.Builder w = Working.of("array.gap", "Row gap", chosen)
                 .step(
                         "h",
@@ -131,6 +150,55 @@ final class SiteFigures {
                         chosen,
                         array.tray().info().name())
                 .note("The rows are taken as standing on a level roof; the fall of the roof is not in the gap.")
+                .build();
+    }
+
+    private static Working valley(Design design, String chosen) {
+        PairSpacing p = design.layout().pairs();
+        UnitSystem units = design.job().project().units();
+        Job.ArrayChoice array = design.job().array();
+        Term half = Term.computed("c", "footprint of a face", Show.both(units, Dimension.PART_LENGTH, p.halfM()), null);
+        Term rise = Term.computed("h", "rise of a face", Show.both(units, Dimension.PART_LENGTH, p.riseM()), null);
+        Term valley = Term.data(
+                "v", "valley chosen", chosen, Origin.CATALOGUE, array.tray().info());
+        return Working.of("array.gap", "Valley between pairs", chosen)
+                .step(
+                        "P",
+                        "ridge to ridge",
+                        "2 · {c} + {ridge} + {v}",
+                        Show.both(units, Dimension.ROOF_LENGTH, design.layout().pitchM()),
+                        "geometry",
+                        half,
+                        Term.data(
+                                "ridge",
+                                "ridge gap",
+                                Show.both(
+                                        units, Dimension.PART_LENGTH, p.input().ridgeGapM()),
+                                Origin.CATALOGUE,
+                                array.tray().info()),
+                        valley)
+                .step(
+                        "ψ_0",
+                        "a face is in its neighbour's shade only while the sun is lower in section",
+                        "atan({h} / ({c} + {v}))",
+                        Show.number(p.shadeLimitDeg(design.layout().gapM()), 1) + "°",
+                        "geometry",
+                        rise,
+                        half,
+                        valley)
+                .note(
+                        p.shadeFree()
+                                ? "No shade at all in the window from "
+                                        + hour(p.input().fromHour())
+                                        + " to "
+                                        + hour(p.input().toHour())
+                                        + " of the shortest day would need a valley of "
+                                        + Show.both(units, Dimension.PART_LENGTH, p.valleyM())
+                                        + ", for a sun as low as "
+                                        + Show.number(p.lowestProfileDeg(), 1)
+                                        + "° in section."
+                                : "The sun is below the horizon within the window: no valley is shade-free.")
+                .note("The pairs are taken as standing on a level roof.")
                 .build();
     }
 

@@ -143,6 +143,11 @@ final class TotalFigures {
     static Working blocks(Design design) {
         UnitSystem units = design.job().project().units();
         int blocks = design.holdDown().blocks();
+        if (!design.holdDown().established()) {
+            return Working.of("total.blocks", "Blocks", "not established")
+                    .note("No uplift can be stated, so no blocks can be counted: see the wind first.")
+                    .build();
+        }
         Working.Builder w = Working.of(
                         "total.blocks",
                         "Blocks",
@@ -177,6 +182,11 @@ final class TotalFigures {
     static Working footprint(Design design) {
         RoofLoads loads = design.loads();
         UnitSystem units = design.job().project().units();
+        if (!design.holdDown().established()) {
+            return Working.of("roof.footprint", "Added load over the array", "not established")
+                    .note("Ballast is not established, so neither is the load: see the wind first.")
+                    .build();
+        }
         String answer = Show.both(units, Dimension.LOAD, loads.footprint().loadPa());
         Working.Builder w = Working.of("roof.footprint", "Added load over the array", answer)
                 .step(

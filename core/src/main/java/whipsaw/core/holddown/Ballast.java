@@ -72,11 +72,14 @@ public record Ballast(
     }
 
     /**
-     * Computes it.
+     * Computes it; a demand that is not established gives no blocks and NaN everywhere else.
      *
      * @throws IllegalArgumentException when the roof is too steep for its friction: no weight holds
      */
     public static Ballast of(Demand d, Hold h) {
+        if (Double.isNaN(d.upliftN())) {
+            return new Ballast(d, h, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, Double.NaN);
+        }
         double cos = Math.cos(Math.toRadians(h.roofSlopeDeg()));
         double sin = Math.sin(Math.toRadians(h.roofSlopeDeg()));
         double grip = h.friction() * cos - sin;

@@ -6,12 +6,16 @@ import whipsaw.core.array.ArrayLayout;
 /**
  * Demand of every module and ballast of every position.
  *
- * @param outsideScope codes of limits of ASCE 7-16 29.4.3 that the array passes
+ * @param method key of the load factors: {@code ASD} or {@code EN_EQU}
+ * @param missing what has to be entered before anything is established
+ * @param outsideScope limits of the wind method that the array passes
  * @param tooNearEdge modules nearer to a roof edge than the method allows
  * @param demands by module
  * @param positions where ballast lies
  */
 public record HoldDown(
+        String method,
+        List<String> missing,
         List<String> outsideScope,
         List<ArrayLayout.Module> tooNearEdge,
         List<Demand> demands,
@@ -19,6 +23,7 @@ public record HoldDown(
         double friction) {
 
     public HoldDown {
+        missing = List.copyOf(missing);
         outsideScope = List.copyOf(outsideScope);
         tooNearEdge = List.copyOf(tooNearEdge);
         demands = List.copyOf(demands);
@@ -41,7 +46,7 @@ public record HoldDown(
             boolean exposed,
             double fromRowEndM,
             int joined,
-            TiltedArray.Pressure pressure) {}
+            PanelPressure pressure) {}
 
     /**
      * @param name left, right, front or rear, seen from the facing side
@@ -60,6 +65,11 @@ public record HoldDown(
      * @param t middle across the rows
      */
     public record Position(int index, String number, double s, double t, List<Share> shares, Ballast ballast) {}
+
+    /** Whether pressures and blocks can be stated at all; otherwise every count is 0 and means nothing. */
+    public boolean established() {
+        return missing.isEmpty() && outsideScope.isEmpty();
+    }
 
     public int blocks() {
         return positions.stream().mapToInt(p -> p.ballast().blocksPlaced()).sum();

@@ -9,23 +9,21 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
-import whipsaw.core.site.RoofZones;
+import whipsaw.core.site.EdgeDistance;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
 
-/** Wind on every module by ASCE 7-16 29.4.3 and the blocks that hold every position. */
+/** Wind on every module by the method of the job's code family, and the blocks that hold every position. */
 public final class HoldDownStage {
-    /** Load combination for hold-down in the ASCE family. */
-    public static final String METHOD = "ASD";
-
     private final Job job;
     private final RoofPlan plan;
     private final SiteActions site;
     private final ArrayLayout layout;
-    private final CodeTables tables;
-    private final TiltedArray.Setting oneModule;
-    private final Map<String, TiltedArray.Pressure> pressures = new HashMap<>();
+    private final PanelMethod method;
+    private final List<String> missing;
+    private final List<String> outside;
+    private final Map<String, PanelPressure> pressures = new HashMap<>();
     private final Map<List<Double>, Ballast> ballasts = new HashMap<>();
     private final Ballast.Hold hold;
 
@@ -34,22 +32,15 @@ public final class HoldDownStage {
         this.plan = plan;
         this.site = site;
         this.layout = layout;
-        this.tables = tables;
-        this.oneModule = new TiltedArray.Setting(
-                job.roof().height().si(),
-                plan.longSideM(),
-                plan.shortSideM(),
-                plan.highestParapetM(),
-                job.array().tilt().si(),
-                job.array().module().width().si(),
-                job.array().module().areaM2(),
-                site.velocity().pressurePa());
+        this.method = PanelMethod.of(job, plan, site, layout, tables);
+        this.missing = method.missing();
+        this.outside = method.outsideScope();
         this.hold = new Ballast.Hold(
                 job.array().tray().friction().get(job.roof().covering()),
                 job.array().block().mass().si(),
                 job.array().tray().mostBlocks(),
                 job.roof().slope().si(),
-                tables.wind().loadFactors(METHOD));
+                tables.wind().loadFactors(method.loadMethod()));
     }
 
     /** The tray system must list a friction for the roof's covering. */
@@ -58,16 +49,15 @@ public final class HoldDownStage {
     }
 
     private HoldDown solve() {
-        List<String> outside = TiltedArray.outsideScope(
-                oneModule, job.roof().slope().si(), layout.lowEdgeM(), layout.highEdgeM(), Double.POSITIVE_INFINITY);
+        boolean asce = job.site().code() instanceof Job.AsceSite;
         List<ArrayLayout.Module> near = new ArrayList<>();
         List<HoldDown.Demand> demands = new ArrayList<>();
         Neighbours neighbours = new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
         double[] fromRowEnd = neighbours.fromRowEnd();
-        JoinedModules joined = new JoinedModules(layout, job.array().tray().linksRows());
+        JoinedModules joined = new JoinedModules(layout, job.array().tray());
         for (ArrayLayout.Module m : layout.modules()) {
             Coordinate[] corners = layout.corners(m);
-            if (tooNear(corners)) {
+            if (asce && tooNear(corners)) {
                 near.add(m);
             }
             demands.add(demand(
@@ -77,13 +67,13 @@ public final class HoldDownStage {
                     fromRowEnd[m.index()],
                     joined.size(m.index())));
         }
-        return new HoldDown(outside, near, demands, positions(demands), hold.friction());
+        return new HoldDown(method.loadMethod(), missing, outside, near, demands, positions(demands), hold.friction());
     }
 
     private boolean tooNear(Coordinate[] corners) {
         for (RoofPlan.Edge edge : plan.edges()) {
             double needed = TiltedArray.clearNeededM(layout.highEdgeM(), edge.parapetHeightM());
-            if (Limits.above(needed, RoofZones.toEdge(corners, edge))) {
+            if (Limits.above(needed, EdgeDistance.toEdge(corners, edge))) {
                 return true;
             }
         }
@@ -99,18 +89,24 @@ public final class HoldDownStage {
                     s.toBuildingEdgeM(),
                     s.alongRow() ? s.gapM() : 0,
                     s.alongRow() ? 0 : s.gapM(),
-                    oneModule.meanRoofHeightM(),
+                    job.roof().height().si(),
                     layout.highEdgeM());
             if (side == null || (here && !exposed)) {
                 side = new HoldDown.OpenSide(s.name(), s.toBuildingEdgeM(), s.gapM());
             }
             exposed |= here;
         }
-        boolean edgeFactor = exposed && Limits.atMost(fromRowEnd, TiltedArray.EDGE_FACTOR_REACH * oneModule.chordM());
+        boolean edgeFactor = exposed
+                && Limits.atMost(
+                        fromRowEnd,
+                        TiltedArray.EDGE_FACTOR_REACH
+                                * job.array().module().width().si());
         double area = effectiveAreaM2(joined);
-        TiltedArray.Pressure pressure = pressures.computeIfAbsent(
+        PanelPressure pressure = pressures.computeIfAbsent(
                 zone + edgeFactor + area,
-                key -> TiltedArray.pressure(oneModule.withArea(area), zone, edgeFactor, tables.wind()));
+                key -> missing.isEmpty() && outside.isEmpty()
+                        ? method.pressure(zone, edgeFactor, area)
+                        : new PanelPressure.Unknown(zone, job.array().tilt().si(), area));
         return new HoldDown.Demand(m, zone, side, exposed, fromRowEnd, joined, pressure);
     }
 
@@ -174,7 +170,7 @@ public final class HoldDownStage {
         double dragN = 0;
         double massKg = 0;
         for (HoldDown.Share share : shares) {
-            TiltedArray.Pressure p = demands.get(share.module()).pressure();
+            PanelPressure p = demands.get(share.module()).pressure();
             upliftN += share.part() * p.upliftVerticalPa() * area;
             dragN += share.part() * p.upliftAlongPa() * area;
             massKg += share.part()

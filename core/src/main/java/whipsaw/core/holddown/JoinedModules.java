@@ -3,6 +3,7 @@ package whipsaw.core.holddown;
 import java.util.HashMap;
 import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.catalogue.TraySystem;
 
 /**
  * Groups of modules whose trays are joined: along the row, and across rows where the system links
@@ -12,7 +13,7 @@ final class JoinedModules {
     private final int[] parent;
     private final int[] count;
 
-    JoinedModules(ArrayLayout layout, boolean linksRows) {
+    JoinedModules(ArrayLayout layout, TraySystem tray) {
         int n = layout.modules().size();
         parent = new int[n];
         count = new int[n];
@@ -26,7 +27,8 @@ final class JoinedModules {
         }
         for (ArrayLayout.Module m : layout.modules()) {
             join(m.index(), byPlace.get(place(m.row(), m.column() + 1)));
-            if (linksRows && !layout.walkwaysAfter().contains(m.row())) {
+            boolean ridge = tray.pairs() && !layout.looksBack(m.row());
+            if (ridge || (tray.linksRows() && !layout.walkwaysAfter().contains(m.row()))) {
                 join(m.index(), byPlace.get(place(m.row() + 1, m.column())));
             }
         }

@@ -70,7 +70,23 @@ public final class TiltedArray {
             double gammaE,
             double nominal,
             double upliftPa,
-            double downPa) {
+            double downPa)
+            implements PanelPressure {
+
+        @Override
+        public double tiltDeg() {
+            return setting.tiltDeg();
+        }
+
+        @Override
+        public double effectiveAreaM2() {
+            return setting.effectiveAreaM2();
+        }
+
+        @Override
+        public double edgeFactor() {
+            return gammaE;
+        }
 
         public double coefficientUp() {
             return gammaP * gammaC * gammaE * nominal;
@@ -78,16 +94,6 @@ public final class TiltedArray {
 
         public double coefficientDown() {
             return gammaP * gammaC * nominal;
-        }
-
-        /** Vertical part of the uplift. */
-        public double upliftVerticalPa() {
-            return upliftPa * Math.cos(Math.toRadians(setting.tiltDeg()));
-        }
-
-        /** Part of the uplift along the roof. */
-        public double upliftAlongPa() {
-            return upliftPa * Math.sin(Math.toRadians(setting.tiltDeg()));
         }
     }
 

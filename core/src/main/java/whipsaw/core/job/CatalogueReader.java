@@ -6,9 +6,11 @@ import java.util.Locale;
 import java.util.Map;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.units.Measure;
 import whipsaw.core.working.DataStatus;
 
 /** Reads catalogue entries, on their own or as the copies a job holds. */
@@ -69,6 +71,15 @@ final class CatalogueReader {
         return type;
     }
 
+    static ConductorType conductor(Doc doc) {
+        ConductorType type = new ConductorType(
+                info(doc),
+                doc.choice("material", "Material", List.of("cu", "al")),
+                doc.choice("insulation", "Insulation", List.of("THWN-2", "XHHW-2")));
+        doc.done();
+        return type;
+    }
+
     static TraySystem tray(Doc doc) {
         Map<String, Double> friction = new LinkedHashMap<>();
         Doc pads = doc.object("friction", "Friction by covering");
@@ -80,9 +91,23 @@ final class CatalogueReader {
             }
             pads.done();
         }
+        boolean pairs = doc.choice("arrangement", "Arrangement", List.of("one-way", "pairs"))
+                .equals("pairs");
+        Measure ridge = doc.measureOrNull("ridgeGap", Fields.RIDGE_GAP);
+        if (pairs != (ridge != null)) {
+            doc.problem(
+                    "ridgeGap",
+                    "Ridge gap",
+                    ridge == null ? "" : ridge.typed(),
+                    pairs
+                            ? "is missing: pairs need the gap between their high edges, for example 60 mm"
+                            : "belongs to pairs only: leave it out for one-way rows");
+        }
         String positions = doc.choice("positions", "Ballast positions", List.of("module", "joint"));
         TraySystem type = new TraySystem(
                 info(doc),
+                pairs ? TraySystem.Arrangement.PAIRS : TraySystem.Arrangement.ONE_WAY,
+                ridge,
                 doc.measures("tilts", Fields.TILT),
                 doc.measures("gaps", Fields.GAP),
                 doc.measure("moduleGap", Fields.MODULE_GAP),

@@ -165,6 +165,11 @@ final class Doc {
         return Double.isNaN(number) ? least : (int) number;
     }
 
+    /** A number that may be missing. */
+    double numberOr(String key, String label, double least, double most, double absent) {
+        return has(key) ? number(key, label, least, most) : absent;
+    }
+
     double number(String key, String label, double least, double most) {
         Object value = take(key);
         double number = Double.NaN;

@@ -22,6 +22,7 @@ final class Fields {
     static final Field LATITUDE = of("Latitude", Dimension.ANGLE, -66, 66);
     static final Field LONGITUDE = of("Longitude", Dimension.ANGLE, -180, 180);
     static final Field WIND = of("Basic wind speed", Dimension.SPEED, 25, 120);
+    static final Field WIND_MEAN = of("Fundamental basic wind velocity", Dimension.SPEED, 15, 60);
     static final Field ELEVATION = of("Ground elevation", Dimension.ROOF_LENGTH, -450, 5000);
     static final Field SNOW = of("Ground snow load", Dimension.LOAD, 0, 25_000);
     static final Field RECORD_LOW = of("Record low temperature", Dimension.TEMPERATURE, -60, 25);
@@ -29,6 +30,7 @@ final class Fields {
 
     static final Field TILT = of("Tilt", Dimension.ANGLE, 0, 35);
     static final Field GAP = of("Row gap", Dimension.PART_LENGTH, 0, 5);
+    static final Field RIDGE_GAP = of("Ridge gap", Dimension.PART_LENGTH, 0.005, 1);
     static final Field FACING = of("Azimuth the rows face", Dimension.ANGLE, 0, 360);
     static final Field SETBACK = of("Set-back", Dimension.ROOF_LENGTH, 0, 30);
     static final Field WALKWAY = of("Walkway width", Dimension.ROOF_LENGTH, 0.3, 10);

@@ -3,6 +3,7 @@ package whipsaw.core.job;
 import java.time.LocalDate;
 import java.util.List;
 import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
@@ -26,7 +27,7 @@ public record Job(
     }
 
     /** Version of the document this class is written as. */
-    public static final int SCHEMA = 1;
+    public static final int SCHEMA = 2;
 
     /** Coverings a roof can have. */
     public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
@@ -112,21 +113,86 @@ public record Job(
             Measure height,
             Measure clear) {}
 
-    /**
-     * @param wind basic wind speed: 3-second gust, strength level, for the risk category
-     * @param snow ground snow load
-     */
+    /** The place, and what the code family of the job wants to know of it. */
     public record Site(
             Measure latitude,
             Measure longitude,
+            Measure elevation,
+            Measure recordLow,
+            Measure designHigh,
+            CodeSite code) {
+
+        /** Basic wind speed as the family defines it; null when it has not been given. */
+        public Measure wind() {
+            return code.wind();
+        }
+
+        /** Ground snow load as the family defines it; null when it has not been given. */
+        public Measure snow() {
+            return code.snow();
+        }
+    }
+
+    /** Site values of one code family. A wind speed or snow load of one family means nothing in another. */
+    public sealed interface CodeSite permits AsceSite, EnSite {
+        /** Key in documents: {@code asce} or {@code en}. */
+        String family();
+
+        Measure wind();
+
+        Measure snow();
+
+        /** Exposure coefficient of snow, C_e. */
+        double snowExposure();
+
+        /** Thermal coefficient of snow, C_t. */
+        double snowThermal();
+    }
+
+    /**
+     * ASCE 7.
+     *
+     * @param wind 3-second gust at strength level for the risk category
+     * @param snow ground snow load p_g
+     */
+    public record AsceSite(
             Measure wind,
             String riskCategory,
             String exposure,
             double kzt,
-            Measure elevation,
             Measure snow,
-            Measure recordLow,
-            Measure designHigh) {}
+            double snowExposure,
+            double snowThermal)
+            implements CodeSite {
+        @Override
+        public String family() {
+            return "asce";
+        }
+    }
+
+    /**
+     * EN 1991.
+     *
+     * @param wind 10-minute mean v_b,0 at 10 m in terrain II, 50 years
+     * @param coefficients id of the net-coefficient set of tilted panels
+     * @param snow characteristic ground snow load s_k
+     */
+    public record EnSite(
+            Measure wind,
+            String terrain,
+            double directionFactor,
+            double seasonFactor,
+            double orography,
+            String coefficients,
+            Measure snow,
+            double snowExposure,
+            double snowThermal)
+            implements CodeSite {
+        @Override
+        public String family() {
+            return "en";
+        }
+    }
 
     /**
      * @param gap null takes the smallest setting that is shade-free in the window
@@ -183,22 +249,29 @@ public record Job(
      * @param points on the plan; the first is where the inverters stand
      * @param legs vertical legs
      * @param slackPct added to the length
+     * @param conductor the kind of conductor pulled
+     * @param feeders equal runs side by side, the inverters shared evenly over them
      */
     public record AcRun(
             List<Corner> points,
             List<VerticalLeg> legs,
             double slackPct,
-            String material,
-            String insulation,
+            ConductorType conductor,
             String raceway,
             int terminalC,
             boolean inSun,
             Measure aboveRoof,
             double dropLimitPct,
-            double powerFactor) {
+            double powerFactor,
+            int feeders) {
         public AcRun {
             points = List.copyOf(points);
             legs = List.copyOf(legs);
+        }
+
+        /** {@code cu} or {@code al}. */
+        public String material() {
+            return conductor.material();
         }
     }
 

@@ -33,8 +33,9 @@ public final class JobReader {
         }
     }
 
-    /** Reads a whole job from a tree of maps, lists and values. */
-    public static Reading<Job> read(Map<?, ?> document, boolean bareNumbers) {
+    /** Reads a whole job from a tree of maps, lists and values; older schema versions are upgraded first. */
+    public static Reading<Job> read(Map<?, ?> given, boolean bareNumbers) {
+        Map<?, ?> document = SchemaUpgrade.upgraded(given);
         Doc.Context context = new Doc.Context(bareNumbers);
         Doc doc = new Doc(document, "$", context);
         Object schema = document.get("schema");
@@ -46,7 +47,8 @@ public final class JobReader {
                     "is from a later version of the product; this one reads up to " + Job.SCHEMA);
             return new Reading<>(null, context.problems);
         }
-        doc.whole("schema", "Schema version", 1, Job.SCHEMA);
+        doc.whole("schema", "Schema version", Job.SCHEMA, Job.SCHEMA);
+        doc.textOrEmpty("writtenBy", "Written by", 60);
         Job.Project project = section(doc, "project", "Project", JobReader::project);
         Job.Roof roof = section(doc, "roof", "Roof", JobReader::roof);
         Job.Site site = section(doc, "site", "Site", JobReader::site);
@@ -66,9 +68,22 @@ public final class JobReader {
         return new Reading<>(job, List.of());
     }
 
-    /** Reads one catalogue entry of a kind: module, inverter, block or tray-system. */
+    /** Kinds of catalogue entries. */
+    public static final List<String> KINDS = List.of("tray-system", "module", "block", "inverter", "conductor");
+
+    /** Reads one catalogue entry of one of the {@link #KINDS}. */
     public static Reading<Object> readEntry(String kind, Map<?, ?> body) {
-        Doc.Context context = new Doc.Context(false);
+        return readEntry(kind, body, null);
+    }
+
+    /**
+     * The same from a form or a table of texts.
+     *
+     * @param bare system whose units bare numbers mean; null refuses them
+     */
+    public static Reading<Object> readEntry(String kind, Map<?, ?> body, UnitSystem bare) {
+        Doc.Context context = new Doc.Context(bare != null);
+        context.units = bare == null ? UnitSystem.METRIC : bare;
         Doc doc = new Doc(body, "$", context);
         Object entry =
                 switch (kind) {
@@ -76,6 +91,7 @@ public final class JobReader {
                     case "inverter" -> CatalogueReader.inverter(doc);
                     case "block" -> CatalogueReader.block(doc);
                     case "tray-system" -> CatalogueReader.tray(doc);
+                    case "conductor" -> CatalogueReader.conductor(doc);
                     default -> throw new IllegalArgumentException("no catalogue kind " + kind);
                 };
         boolean ok = context.problems.isEmpty();
@@ -198,17 +214,38 @@ public final class JobReader {
     }
 
     private static Job.Site site(Doc doc) {
+        boolean en = doc.choice("family", "Code family", List.of("asce", "en")).equals("en");
         return new Job.Site(
                 doc.measure("latitude", Fields.LATITUDE),
                 doc.measure("longitude", Fields.LONGITUDE),
-                doc.measure("wind", Fields.WIND),
+                doc.measure("elevation", Fields.ELEVATION),
+                doc.measure("recordLow", Fields.RECORD_LOW),
+                doc.measure("designHigh", Fields.DESIGN_HIGH),
+                en ? enSite(doc) : asceSite(doc));
+    }
+
+    private static Job.AsceSite asceSite(Doc doc) {
+        return new Job.AsceSite(
+                doc.measureOrNull("wind", Fields.WIND),
                 doc.choice("riskCategory", "Risk category", List.of("I", "II", "III", "IV")),
                 doc.choice("exposure", "Exposure", List.of("B", "C", "D")),
                 doc.number("kzt", "Topographic factor", 1, 5),
-                doc.measure("elevation", Fields.ELEVATION),
-                doc.measure("snow", Fields.SNOW),
-                doc.measure("recordLow", Fields.RECORD_LOW),
-                doc.measure("designHigh", Fields.DESIGN_HIGH));
+                doc.measureOrNull("snow", Fields.SNOW),
+                doc.numberOr("snowExposure", "Snow exposure factor C_e", 0.5, 2, 1),
+                doc.numberOr("snowThermal", "Snow thermal factor C_t", 0.5, 1.5, 1));
+    }
+
+    private static Job.EnSite enSite(Doc doc) {
+        return new Job.EnSite(
+                doc.measureOrNull("wind", Fields.WIND_MEAN),
+                doc.choice("terrain", "Terrain category", List.of("0", "I", "II", "III", "IV")),
+                doc.numberOr("directionFactor", "Direction factor c_dir", 0.5, 1, 1),
+                doc.numberOr("seasonFactor", "Season factor c_season", 0.5, 1, 1),
+                doc.numberOr("orography", "Orography factor c_o", 1, 2, 1),
+                doc.text("coefficients", "Net-coefficient set", 80),
+                doc.measureOrNull("snow", Fields.SNOW),
+                doc.numberOr("snowExposure", "Snow exposure coefficient C_e", 0.5, 2, 1),
+                doc.numberOr("snowThermal", "Snow thermal coefficient C_t", 0.5, 1.5, 1));
     }
 
     private static Job.ArrayChoice array(Doc doc) {
@@ -275,6 +312,7 @@ public final class JobReader {
             legs.add(new Job.VerticalLeg(leg.text("name", "Name of the leg", 60), leg.measure("length", Fields.LEG)));
             leg.done();
         }
+        Doc conductor = doc.object("conductor", "Conductor");
         List<Job.Corner> points = corners(doc, "points", "Points of the run", 200);
         if (points.size() < 2) {
             doc.problem(
@@ -284,14 +322,14 @@ public final class JobReader {
                 points,
                 legs,
                 doc.number("slackPct", "Slack, %", 0, 50),
-                doc.choice("material", "Conductor", List.of("cu", "al")),
-                doc.choice("insulation", "Insulation", List.of("THWN-2", "XHHW-2")),
+                conductor == null ? null : CatalogueReader.conductor(conductor),
                 doc.choice("raceway", "Raceway", List.of("steel", "pvc")),
                 doc.choice("terminals", "Terminals", List.of("75 C", "60 C")).equals("75 C") ? 75 : 60,
                 doc.flag("inSun", "In the sun", true),
                 doc.measure("aboveRoof", Fields.ABOVE_ROOF),
                 doc.number("dropLimitPct", "Voltage drop limit, %", 0.1, 10),
-                doc.number("powerFactor", "Power factor", 0.8, 1));
+                doc.number("powerFactor", "Power factor", 0.8, 1),
+                doc.has("feeders") ? doc.whole("feeders", "Feeders side by side", 1, 200) : 1);
         doc.done();
         return result;
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.function.Function;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
@@ -137,17 +138,28 @@ public final class JobWriter {
     }
 
     private static Object site(Job.Site site) {
-        return new Tree()
+        Tree doc = new Tree()
+                .put("family", site.code().family())
                 .measure("latitude", site.latitude(), Quantity.ANGLE)
                 .measure("longitude", site.longitude(), Quantity.ANGLE)
-                .measure("wind", site.wind(), Quantity.SPEED)
-                .put("riskCategory", site.riskCategory())
-                .put("exposure", site.exposure())
-                .put("kzt", site.kzt())
                 .length("elevation", site.elevation())
-                .measure("snow", site.snow(), Quantity.PRESSURE)
                 .measure("recordLow", site.recordLow(), Quantity.TEMPERATURE)
                 .measure("designHigh", site.designHigh(), Quantity.TEMPERATURE)
+                .measure("wind", site.wind(), Quantity.SPEED);
+        if (site.code() instanceof Job.AsceSite asce) {
+            doc.put("riskCategory", asce.riskCategory())
+                    .put("exposure", asce.exposure())
+                    .put("kzt", asce.kzt());
+        } else if (site.code() instanceof Job.EnSite en) {
+            doc.put("terrain", en.terrain())
+                    .put("directionFactor", en.directionFactor())
+                    .put("seasonFactor", en.seasonFactor())
+                    .put("orography", en.orography())
+                    .put("coefficients", en.coefficients());
+        }
+        return doc.measure("snow", site.snow(), Quantity.PRESSURE)
+                .put("snowExposure", site.code().snowExposure())
+                .put("snowThermal", site.code().snowThermal())
                 .map;
     }
 
@@ -191,12 +203,14 @@ public final class JobWriter {
                 .put("status", info.status().name().toLowerCase(Locale.ROOT));
     }
 
-    private static Object tray(TraySystem t) {
+    private static Map<String, Object> tray(TraySystem t) {
         Map<String, Object> friction = new LinkedHashMap<>();
         Job.COVERINGS.stream()
                 .filter(t.friction()::containsKey)
                 .forEach(covering -> friction.put(covering, t.friction().get(covering)));
         return info(t.info())
+                .put("arrangement", t.arrangement().key())
+                .length("ridgeGap", t.ridgeGap())
                 .put("tilts", list(t.tilts(), m -> measure(m, Quantity.ANGLE)))
                 .put("gaps", list(t.gaps(), m -> measure(m, Quantity.LENGTH)))
                 .length("moduleGap", t.moduleGap())
@@ -212,7 +226,7 @@ public final class JobWriter {
                 .map;
     }
 
-    private static Object module(ModuleType m) {
+    private static Map<String, Object> module(ModuleType m) {
         return info(m.info())
                 .measure("power", m.power(), Quantity.POWER)
                 .length("length", m.length())
@@ -228,7 +242,26 @@ public final class JobWriter {
                 .map;
     }
 
-    private static Object block(BlockType b) {
+    /** A catalogue entry of any kind, as a job holds it. */
+    public static Map<String, Object> entry(Object part) {
+        if (part instanceof TraySystem t) {
+            return tray(t);
+        } else if (part instanceof ModuleType m) {
+            return module(m);
+        } else if (part instanceof BlockType b) {
+            return block(b);
+        } else if (part instanceof InverterType i) {
+            return inverter(i);
+        }
+        return conductor((ConductorType) part);
+    }
+
+    private static Map<String, Object> conductor(ConductorType c) {
+        return info(c.info()).put("material", c.material()).put("insulation", c.insulation()).map;
+    }
+
+    /** A block as a catalogue entry or a job holds it. */
+    public static Map<String, Object> block(BlockType b) {
         return info(b.info())
                 .measure("mass", b.mass(), Quantity.MASS)
                 .length("length", b.length())
@@ -238,23 +271,24 @@ public final class JobWriter {
     }
 
     private static Object electrical(Job.Electrical e) {
-        InverterType i = e.inverter();
         return new Tree()
-                .put(
-                        "inverter",
-                        info(i.info())
-                                .measure("power", i.power(), Quantity.POWER)
-                                .measure("lineVoltage", i.lineVoltage(), Quantity.VOLTAGE)
-                                .measure("highestInput", i.highestInput(), Quantity.VOLTAGE)
-                                .measure("trackerLowest", i.trackerLowest(), Quantity.VOLTAGE)
-                                .put("trackers", i.trackers())
-                                .put("stringsPerTracker", i.stringsPerTracker())
-                                .measure("trackerShortCircuit", i.trackerShortCircuit(), Quantity.CURRENT)
-                                .map)
+                .put("inverter", inverter(e.inverter()))
                 .put("dcAcMost", e.dcAcMost())
                 .measure("systemLimit", e.systemLimit(), Quantity.VOLTAGE)
                 .put("cellRiseC", e.cellRiseC())
                 .put("run", run(e.run()))
+                .map;
+    }
+
+    private static Map<String, Object> inverter(InverterType i) {
+        return info(i.info())
+                .measure("power", i.power(), Quantity.POWER)
+                .measure("lineVoltage", i.lineVoltage(), Quantity.VOLTAGE)
+                .measure("highestInput", i.highestInput(), Quantity.VOLTAGE)
+                .measure("trackerLowest", i.trackerLowest(), Quantity.VOLTAGE)
+                .put("trackers", i.trackers())
+                .put("stringsPerTracker", i.stringsPerTracker())
+                .measure("trackerShortCircuit", i.trackerShortCircuit(), Quantity.CURRENT)
                 .map;
     }
 
@@ -266,14 +300,14 @@ public final class JobWriter {
                         .length("length", leg.length())
                         .map))
                 .put("slackPct", run.slackPct())
-                .put("material", run.material())
-                .put("insulation", run.insulation())
+                .put("conductor", conductor(run.conductor()))
                 .put("raceway", run.raceway())
                 .put("terminals", run.terminalC() + " C")
                 .put("inSun", run.inSun())
                 .length("aboveRoof", run.aboveRoof())
                 .put("dropLimitPct", run.dropLimitPct())
                 .put("powerFactor", run.powerFactor())
+                .put("feeders", run.feeders())
                 .map;
     }
 }

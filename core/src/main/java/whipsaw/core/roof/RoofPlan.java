@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.job.Job;
+import whipsaw.core.units.Measure;
 
 /**
  * The roof in plan: metres, x to the right and y to the top of the sheet.
@@ -70,6 +71,22 @@ public record RoofPlan(
     public RoofPlan {
         edges = List.copyOf(edges);
         bays = List.copyOf(bays);
+    }
+
+    /** A bare rectangle of a height above ground, for single calculations. */
+    public static RoofPlan bareRectangle(double xM, double yM, double heightM) {
+        List<Job.Corner> corners = List.of(corner(0, 0), corner(xM, 0), corner(xM, yM), corner(0, yM));
+        Measure none = metres(0);
+        return of(new Job.Roof(
+                new Job.Drawn(corners), none, metres(heightM), none, List.of(), "", null, null, List.of()));
+    }
+
+    private static Job.Corner corner(double x, double y) {
+        return new Job.Corner(metres(x), metres(y));
+    }
+
+    private static Measure metres(double value) {
+        return new Measure(value, value + " m", false);
     }
 
     /** Builds the plan of a roof whose outline has passed {@link OutlineRules}. */

@@ -7,15 +7,22 @@ import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Unit;
 
 /**
- * The AC run from the inverters to the point of connection.
+ * The AC run from the inverters to the point of connection, as one or several equal feeders.
  *
  * @param planM length on the plan
  * @param verticalM sum of the vertical legs
  * @param lengthM with slack
- * @param current rated current of all inverters with its device; null without inverters
+ * @param inverters on the fullest feeder
+ * @param current rated current of the fullest feeder with its device; null without inverters
  * @param sizing null without inverters
  */
-public record AcRun(double planM, double verticalM, double lengthM, InverterCurrent current, ConductorSizing sizing) {
+public record AcRun(
+        double planM,
+        double verticalM,
+        double lengthM,
+        int inverters,
+        InverterCurrent current,
+        ConductorSizing sizing) {
 
     /** Largest conductor that is pulled in one piece on a roof job. */
     public static final String LARGEST = "600";
@@ -35,10 +42,12 @@ public record AcRun(double planM, double verticalM, double lengthM, InverterCurr
         double vertical = run.legs().stream().mapToDouble(l -> l.length().si()).sum();
         double length = (plan + vertical) * (1 + run.slackPct() / 100);
         if (circuits.inverters() == 0) {
-            return new AcRun(plan, vertical, length, null, null);
+            return new AcRun(plan, vertical, length, 0, null, null);
         }
         double voltage = job.electrical().inverter().lineVoltage().si();
-        InverterCurrent current = InverterCurrent.of(circuits.acVa(), voltage, 3, tables.conductors());
+        int inverters = (circuits.inverters() + run.feeders() - 1) / run.feeders();
+        InverterCurrent current =
+                InverterCurrent.of(inverters * circuits.inverterPowerVa(), voltage, 3, tables.conductors());
         ConductorSizing.Input input = new ConductorSizing.Input(
                 new VoltageDrop.Circuit(
                         VoltageDrop.System.THREE_PHASE,
@@ -50,7 +59,7 @@ public record AcRun(double planM, double verticalM, double lengthM, InverterCurr
                         run.powerFactor(),
                         true),
                 new Ampacity.Place(
-                        run.insulation(),
+                        run.conductor().insulation(),
                         run.terminalC(),
                         job.site().designHigh().si(),
                         3,
@@ -64,6 +73,6 @@ public record AcRun(double planM, double verticalM, double lengthM, InverterCurr
                 run.material(),
                 false,
                 false);
-        return new AcRun(plan, vertical, length, current, ConductorSizing.of(input, tables.conductors()));
+        return new AcRun(plan, vertical, length, inverters, current, ConductorSizing.of(input, tables.conductors()));
     }
 }

@@ -26,12 +26,8 @@ import whipsaw.core.working.Terms;
  * @param pressureWithoutKdPa the quantity 7-22 calls velocity pressure
  */
 public record VelocityPressure(
-        Input input,
-        WindTables.Exposure constants,
-        double kz,
-        double ke,
-        double pressurePa,
-        double pressureWithoutKdPa) {
+        Input input, WindTables.Exposure constants, double kz, double ke, double pressurePa, double pressureWithoutKdPa)
+        implements WindPressure {
 
     /** Lowest height of the profile in Chapter 29. */
     public static final double LOWEST_HEIGHT_M = 15 * 0.3048;

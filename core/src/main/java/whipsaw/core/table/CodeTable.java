@@ -1,7 +1,18 @@
 package whipsaw.core.table;
 
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
 
@@ -15,6 +26,7 @@ import whipsaw.core.working.DataStatus;
  * @param status how far it can be relied on
  * @param remark confidence in the figures and what to confirm first
  * @param hash SHA-256 of the data, kept in jobs that used it
+ * @param csv the data as it was read
  * @param rows by column name
  */
 public record CodeTable(
@@ -25,12 +37,58 @@ public record CodeTable(
         DataStatus status,
         String remark,
         String hash,
+        String csv,
         List<Map<String, String>> rows)
         implements DataSource {
+
+    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
+            .builder()
+            .setHeader()
+            .setSkipHeaderRecord(true)
+            .setCommentMarker('#')
+            .setTrim(true)
+            .get();
+
+    /**
+     * A table from its CSV text, first line the column names, lines with {@code #} left out.
+     *
+     * @throws IllegalArgumentException when it is no such text
+     */
+    public static CodeTable read(
+            String id, String title, String source, String edition, DataStatus status, String remark, String csv) {
+        List<Map<String, String>> rows = new ArrayList<>();
+        try (CSVParser parser = CSVParser.parse(new StringReader(csv), FORMAT)) {
+            for (CSVRecord record : parser) {
+                if (!record.isConsistent()) {
+                    throw new IllegalArgumentException(
+                            "line " + record.getParser().getCurrentLineNumber() + " has " + record.size()
+                                    + " cells, not " + parser.getHeaderNames().size());
+                }
+                rows.add(record.toMap());
+            }
+        } catch (IOException | UncheckedIOException e) {
+            throw new IllegalArgumentException("it is no CSV: " + e.getMessage());
+        }
+        return new CodeTable(id, title, source, edition, status, remark, sha256(csv), csv, rows);
+    }
+
+    private static String sha256(String text) {
+        try {
+            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(digest);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
 
     @Override
     public String words() {
         return source;
+    }
+
+    /** The same figures with another standing. */
+    public CodeTable standing(String toSource, String toEdition, DataStatus toStatus, String toRemark) {
+        return new CodeTable(id, title, toSource, toEdition, toStatus, toRemark, hash, csv, rows);
     }
 
     /** A number of a row; NaN where the cell is empty. */

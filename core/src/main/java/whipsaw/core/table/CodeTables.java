@@ -2,39 +2,28 @@ package whipsaw.core.table;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
+import whipsaw.core.job.Job;
 import whipsaw.core.working.DataStatus;
 
 /** All code tables, loaded once. {@code tables/index.csv} names each with its source and status. */
 public final class CodeTables {
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
-            .builder()
-            .setHeader()
-            .setSkipHeaderRecord(true)
-            .setCommentMarker('#')
-            .setTrim(true)
-            .get();
-
     private final Map<String, CodeTable> byId;
 
     private final WindTables wind;
     private final ConductorTables conductors;
     private final VoltageFactorTable voltageFactors;
     private final SetbackTable setbacks;
+    private final EnTables en;
+    private final SnowTable snow;
+    private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
 
     private CodeTables(Map<String, CodeTable> byId) {
         this.byId = byId;
@@ -42,30 +31,41 @@ public final class CodeTables {
         this.conductors = new ConductorTables(this);
         this.voltageFactors = new VoltageFactorTable(table("nec_690_7_a_voltage_factor"));
         this.setbacks = new SetbackTable(table("fire_setback"));
+        this.en = new EnTables(this);
+        this.snow = new SnowTable(table("asce_snow"));
+        for (CodeTable table : byId.values()) {
+            if (table.id().startsWith(NetCoefficients.ID_PREFIX)) {
+                netCoefficients.put(table.id(), new NetCoefficients(table));
+            }
+        }
     }
 
     /** The tables that ship with the product. */
     public static CodeTables shipped() {
         Map<String, CodeTable> tables = new LinkedHashMap<>();
-        for (CSVRecord row : parse(resource("index.csv"))) {
-            String text = resource(row.get("file"));
+        CodeTable index = CodeTable.read("index", "", "", "", DataStatus.UNCONFIRMED, "", resource("index.csv"));
+        for (Map<String, String> row : index.rows()) {
             tables.put(
                     row.get("id"),
-                    new CodeTable(
+                    CodeTable.read(
                             row.get("id"),
                             row.get("title"),
                             row.get("source"),
                             row.get("edition"),
                             DataStatus.valueOf(row.get("status").toUpperCase(Locale.ROOT)),
                             row.get("remark"),
-                            sha256(text),
-                            parse(text).stream().map(CSVRecord::toMap).toList()));
+                            resource(row.get("file"))));
         }
         return new CodeTables(tables);
     }
 
     public Collection<CodeTable> all() {
         return byId.values();
+    }
+
+    /** Whether there is a table of that id. */
+    public boolean has(String id) {
+        return byId.containsKey(id);
     }
 
     public CodeTable table(String id) {
@@ -76,16 +76,32 @@ public final class CodeTables {
         return table;
     }
 
-    /** The tables a solve reads. */
-    public List<CodeTable> inUse() {
+    /** The tables a solve of a job reads. */
+    public List<CodeTable> inUse(Job job) {
         List<CodeTable> used = new ArrayList<>();
-        used.add(wind.coefficientTable());
-        used.add(wind.exposureTable());
+        if (job.site().code() instanceof Job.EnSite site) {
+            if (netCoefficients(site.coefficients()) != null) {
+                used.add(table(site.coefficients()));
+            }
+            used.add(en.terrainTable());
+            used.add(en.recommendedTable());
+        } else {
+            used.add(wind.coefficientTable());
+            used.add(wind.exposureTable());
+            used.add(snow.table());
+        }
         used.add(wind.factorTable());
         used.add(setbacks.table());
         used.add(table("house_rules"));
         used.addAll(conductors.all());
         return used;
+    }
+
+    /** The same tables with one put in or replaced. */
+    public CodeTables with(CodeTable table) {
+        Map<String, CodeTable> tables = new LinkedHashMap<>(byId);
+        tables.put(table.id(), table);
+        return new CodeTables(tables);
     }
 
     /** A figure of the house rules. */
@@ -113,15 +129,25 @@ public final class CodeTables {
         return setbacks;
     }
 
-    private static List<CSVRecord> parse(String text) {
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), FORMAT)) {
-            return parser.getRecords();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+    public EnTables en() {
+        return en;
     }
 
-    private static String resource(String name) {
+    public SnowTable snow() {
+        return snow;
+    }
+
+    /** A net-coefficient set; null when there is none of that id. */
+    public NetCoefficients netCoefficients(String id) {
+        return netCoefficients.get(id);
+    }
+
+    /** All net-coefficient sets. */
+    public Collection<NetCoefficients> netCoefficients() {
+        return netCoefficients.values();
+    }
+
+    static String resource(String name) {
         try (InputStream in = CodeTables.class.getResourceAsStream("/whipsaw/tables/" + name)) {
             if (in == null) {
                 throw new IllegalStateException("missing table file " + name);
@@ -129,15 +155,6 @@ public final class CodeTables {
             return new String(in.readAllBytes(), StandardCharsets.UTF_8);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
-        }
-    }
-
-    private static String sha256(String text) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(digest);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 }

@@ -135,7 +135,7 @@ class DesignTest {
     void withoutShownSharingOneModuleIsTheEffectiveArea() {
         Design shared = design();
         Design alone = design("array.tray.shared", null);
-        assertThat(alone.holdDown().demands().get(0).pressure().setting().effectiveAreaM2())
+        assertThat(alone.holdDown().demands().get(0).pressure().effectiveAreaM2())
                 .isCloseTo(2.28 * 1.134, within(1e-9));
         assertThat(alone.holdDown().blocks()).isGreaterThan(shared.holdDown().blocks());
     }
@@ -261,6 +261,6 @@ class DesignTest {
         double kz = 2.01 * Math.pow(6 / 0.3048 / 900, 2 / 9.5);
         double mph = 47 / 0.44704;
         double psf = 0.00256 * kz * 0.85 * mph * mph;
-        assertThat(d.site().velocity().pressurePa()).isCloseTo(psf * 47.88025898, within(1e-4));
+        assertThat(d.site().wind().pressurePa()).isCloseTo(psf * 47.88025898, within(1e-4));
     }
 }

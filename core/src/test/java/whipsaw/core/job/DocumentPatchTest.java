@@ -1,4 +1,4 @@
-package whipsaw.app.job;
+package whipsaw.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

@@ -1,4 +1,4 @@
-package whipsaw.app.job;
+package whipsaw.core.job;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

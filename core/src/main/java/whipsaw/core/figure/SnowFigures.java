@@ -1,0 +1,130 @@
+package whipsaw.core.figure;
+
+import static whipsaw.core.units.Show.significant;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.site.AsceSnow;
+import whipsaw.core.site.EnSnow;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Working of the uniform snow on the roof. */
+final class SnowFigures {
+    private SnowFigures() {}
+
+    static Working snow(Design design, CodeTables tables) {
+        if (design.site().snow() == null) {
+            return Working.of("site.snow", "Snow on the roof", "not established")
+                    .note("No ground snow load has been given for the code family of the job.")
+                    .build();
+        }
+        UnitSystem units = design.job().project().units();
+        String answer = Show.both(units, Dimension.LOAD, design.site().snow().roofPa());
+        Working.Builder w = Working.of("site.snow", "Snow on the roof, uniform", answer);
+        if (design.site().snow() instanceof EnSnow en) {
+            en(w, design, en, answer, tables);
+        } else {
+            asce(w, design, (AsceSnow) design.site().snow(), answer, tables);
+        }
+        return w.note(
+                        "Recorded for the engineer: drifts at parapets, plant and rows are not in it, and it is not added to the array's load.")
+                .build();
+    }
+
+    private static void en(Working.Builder w, Design design, EnSnow snow, String answer, CodeTables tables) {
+        Job.CodeSite site = design.job().site().code();
+        UnitSystem units = design.job().project().units();
+        w.step(
+                        "μ_1",
+                        "shape coefficient",
+                        "{μ_flat} up to 30°, falling to 0 at 60°; slope {α}",
+                        significant(snow.mu1(), 3),
+                        "EN 1991-1-3 Table 5.2",
+                        Term.data(
+                                "μ_flat",
+                                "of a flat roof",
+                                significant(tables.en().recommended("snow_mu_flat"), 3),
+                                Origin.TABLE,
+                                tables.en().recommendedTable()),
+                        Term.given(
+                                "α",
+                                "fall of the roof",
+                                Show.number(snow.input().slopeDeg(), 2) + "°",
+                                design.job().roof().slope()))
+                .step(
+                        "s",
+                        "snow on the roof",
+                        "{μ_1} · {C_e} · {C_t} · {s_k}",
+                        answer,
+                        "EN 1991-1-3 5.2",
+                        Term.computed("μ_1", "shape coefficient", significant(snow.mu1(), 3), null),
+                        Term.given("C_e", "exposure coefficient", significant(site.snowExposure(), 3), null),
+                        Term.given("C_t", "thermal coefficient", significant(site.snowThermal(), 3), null),
+                        Term.given(
+                                "s_k",
+                                "characteristic ground snow load",
+                                Show.both(units, Dimension.LOAD, snow.input().groundPa()),
+                                site.snow()));
+    }
+
+    private static void asce(Working.Builder w, Design design, AsceSnow snow, String answer, CodeTables tables) {
+        Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+        Term ground = Term.given("p_g", "ground snow load", psf(snow.input().groundPa()), site.snow());
+        Term importance = Term.data(
+                "I_s",
+                "importance factor, risk category " + site.riskCategory(),
+                significant(snow.input().importance(), 3),
+                Origin.TABLE,
+                tables.snow().table());
+        Term flat = Term.computed("p_f", "flat-roof snow", psf(snow.flatPa()), null);
+        w.step(
+                        "p_f",
+                        "flat-roof snow",
+                        "0.7 · {C_e} · {C_t} · {I_s} · {p_g}",
+                        psf(snow.flatPa()),
+                        "ASCE 7-16 Eq. 7.3-1",
+                        Term.given("C_e", "exposure factor", significant(site.snowExposure(), 3), null),
+                        Term.given("C_t", "thermal factor", significant(site.snowThermal(), 3), null),
+                        importance,
+                        ground)
+                .step(
+                        "p_m",
+                        "minimum for low slopes, a case of its own",
+                        "{I_s} · min({p_g}, 20 psf)",
+                        psf(snow.minimumPa()),
+                        "ASCE 7-16 7.3.4",
+                        importance,
+                        ground)
+                .step(
+                        "",
+                        "rain-on-snow: " + (snow.rainOnSnow() ? "5 psf are added" : "not added"),
+                        "p_g up to 20 psf and slope below {W} / 50",
+                        psf(snow.withRainPa()),
+                        "ASCE 7-16 7.10",
+                        flat,
+                        Term.byRule(
+                                "W",
+                                "eave to ridge",
+                                significant(Unit.FOOT.fromSi(snow.input().eaveToRidgeM()), 4) + " ft",
+                                "short side of the building, on the safe side"))
+                .step(
+                        "",
+                        "the larger of both cases",
+                        "max({p_f}, {p_m})",
+                        answer,
+                        "",
+                        Term.computed("p_f", "with rain", psf(snow.withRainPa()), null),
+                        Term.computed("p_m", "minimum", psf(snow.minimumPa()), null));
+    }
+
+    private static String psf(double pa) {
+        return significant(Unit.POUND_PER_SQUARE_FOOT.fromSi(pa), 4) + " psf";
+    }
+}

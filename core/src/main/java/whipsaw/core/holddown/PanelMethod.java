@@ -1,0 +1,176 @@
+package whipsaw.core.holddown;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.EdgeDistance;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.NetCoefficients;
+import whipsaw.core.units.Show;
+
+/** How one code family finds the net pressure on a panel. */
+abstract class PanelMethod {
+
+    /** Limits of the method that this array passes, in words; empty inside its scope. */
+    abstract List<String> outsideScope();
+
+    /** What has to be entered before it can say anything; empty when nothing is missing. */
+    abstract List<String> missing();
+
+    abstract PanelPressure pressure(String zone, boolean atArrayEdge, double areaM2);
+
+    /** Key of the load factors on weight and wind. */
+    abstract String loadMethod();
+
+    static PanelMethod of(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+        return job.site().code() instanceof Job.EnSite en
+                ? new ByNetCoefficients(job, en, plan, site, layout, tables)
+                : new ByAsce(job, plan, site, layout, tables);
+    }
+
+    /** ASCE 7-16 29.4.3. */
+    static final class ByAsce extends PanelMethod {
+        private final Job job;
+        private final SiteActions site;
+        private final ArrayLayout layout;
+        private final CodeTables tables;
+        private final TiltedArray.Setting oneModule;
+
+        ByAsce(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+            this.job = job;
+            this.site = site;
+            this.layout = layout;
+            this.tables = tables;
+            this.oneModule = new TiltedArray.Setting(
+                    job.roof().height().si(),
+                    plan.longSideM(),
+                    plan.shortSideM(),
+                    plan.highestParapetM(),
+                    job.array().tilt().si(),
+                    job.array().module().width().si(),
+                    job.array().module().areaM2(),
+                    site.wind() == null ? Double.NaN : site.wind().pressurePa());
+        }
+
+        @Override
+        List<String> outsideScope() {
+            List<String> codes = new ArrayList<>(TiltedArray.outsideScope(
+                    oneModule,
+                    job.roof().slope().si(),
+                    layout.lowEdgeM(),
+                    layout.highEdgeM(),
+                    Double.POSITIVE_INFINITY));
+            if (job.array().tray().arrangement() == TraySystem.Arrangement.PAIRS) {
+                codes.add("pairs back to back are not what 29.4.3 describes");
+            }
+            return codes;
+        }
+
+        @Override
+        List<String> missing() {
+            return site.wind() == null ? List.of("basic wind speed") : List.of();
+        }
+
+        @Override
+        PanelPressure pressure(String zone, boolean atArrayEdge, double areaM2) {
+            return TiltedArray.pressure(oneModule.withArea(areaM2), zone, atArrayEdge, tables.wind());
+        }
+
+        @Override
+        String loadMethod() {
+            return "ASD";
+        }
+    }
+
+    /** Peak velocity pressure and a net-coefficient set with its limits of validity. */
+    static final class ByNetCoefficients extends PanelMethod {
+        private final Job job;
+        private final SiteActions site;
+        private final ArrayLayout layout;
+        private final RoofPlan plan;
+        private final NetCoefficients set;
+        private final String id;
+
+        ByNetCoefficients(
+                Job job, Job.EnSite en, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+            this.job = job;
+            this.plan = plan;
+            this.site = site;
+            this.layout = layout;
+            this.id = en.coefficients();
+            this.set = tables.netCoefficients(id);
+        }
+
+        private String arrangement() {
+            return job.array().tray().arrangement().key();
+        }
+
+        @Override
+        List<String> outsideScope() {
+            if (set == null) {
+                return List.of();
+            }
+            if (!set.covers(arrangement())) {
+                return List.of("the set has no coefficients for "
+                        + job.array().tray().arrangement().words());
+            }
+            Map<String, Double> values = new LinkedHashMap<>();
+            values.put("roof_height_m", job.roof().height().si());
+            values.put("roof_slope_deg", job.roof().slope().si());
+            values.put("tilt_deg", job.array().tilt().si());
+            values.put("chord_m", job.array().module().width().si());
+            values.put("lower_edge_m", layout.lowEdgeM());
+            values.put("parapet_height_m", plan.highestParapetM());
+            values.put("row_gap_m", layout.gapM());
+            values.put("modules", (double) layout.modules().size());
+            values.put(
+                    "edge_distance_m",
+                    layout.modules().stream()
+                            .mapToDouble(m -> EdgeDistance.toNearest(layout.corners(m), plan))
+                            .min()
+                            .orElse(Double.POSITIVE_INFINITY));
+            List<String> outside = new ArrayList<>();
+            for (NetCoefficients.Limit limit : set.limits(arrangement())) {
+                double value = values.get(limit.name());
+                if (!limit.holds(value)) {
+                    outside.add(limit.words() + ", not " + Show.significant(value, 4));
+                }
+            }
+            return outside;
+        }
+
+        @Override
+        List<String> missing() {
+            List<String> missing = new ArrayList<>();
+            if (site.wind() == null) {
+                missing.add("fundamental basic wind velocity");
+            }
+            if (set == null) {
+                missing.add("net-coefficient set '" + id + "'");
+            }
+            return missing;
+        }
+
+        @Override
+        PanelPressure pressure(String zone, boolean atArrayEdge, double areaM2) {
+            return NetPressure.of(
+                    set,
+                    arrangement(),
+                    zone,
+                    job.array().tilt().si(),
+                    areaM2,
+                    site.wind().pressurePa());
+        }
+
+        @Override
+        String loadMethod() {
+            return "EN_EQU";
+        }
+    }
+}

@@ -1,0 +1,61 @@
+package whipsaw.core.job;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+
+/** Brings a document of an older schema version to the one of today. The given document is not touched. */
+public final class SchemaUpgrade {
+    private SchemaUpgrade() {}
+
+    /** The document as the newest version would have written it; documents of other versions pass unchanged. */
+    public static Map<?, ?> upgraded(Map<?, ?> document) {
+        boolean first = document.get("schema") instanceof Number n && n.doubleValue() == 1;
+        return first ? fromFirst(document) : document;
+    }
+
+    /** Version 2 names the code family, the arrangement of a tray system and the conductor as a part. */
+    private static Map<Object, Object> fromFirst(Map<?, ?> document) {
+        Map<Object, Object> result = new LinkedHashMap<>(document);
+        result.put("schema", 2);
+        result.computeIfPresent("site", (k, site) -> with(site, "family", "asce"));
+        result.computeIfPresent(
+                "array", (k, array) -> changed(array, "tray", tray -> with(tray, "arrangement", "one-way")));
+        result.computeIfPresent("electrical", (k, electrical) -> changed(electrical, "run", SchemaUpgrade::run));
+        return result;
+    }
+
+    private static Object run(Object run) {
+        if (!(run instanceof Map<?, ?> map) || !map.containsKey("material")) {
+            return run;
+        }
+        Map<Object, Object> result = new LinkedHashMap<>(map);
+        String material = String.valueOf(result.remove("material"));
+        String insulation = String.valueOf(result.remove("insulation"));
+        Map<String, Object> conductor = new LinkedHashMap<>();
+        conductor.put("code", material + "-" + insulation.toLowerCase(java.util.Locale.ROOT));
+        conductor.put("edition", "1");
+        conductor.put("maker", "Generic");
+        conductor.put("name", (material.equals("cu") ? "copper " : "aluminium ") + insulation);
+        conductor.put("source", "from a job of schema version 1");
+        conductor.put("status", "unconfirmed");
+        conductor.put("material", material);
+        conductor.put("insulation", insulation);
+        result.put("conductor", conductor);
+        return result;
+    }
+
+    private static Object with(Object value, String key, Object member) {
+        if (!(value instanceof Map<?, ?> map)) {
+            return value;
+        }
+        Map<Object, Object> result = new LinkedHashMap<>(map);
+        result.put(key, member);
+        return result;
+    }
+
+    private static Object changed(Object value, String key, java.util.function.UnaryOperator<Object> change) {
+        return value instanceof Map<?, ?> map && map.containsKey(key)
+                ? with(value, key, change.apply(map.get(key)))
+                : value;
+    }
+}

@@ -14,7 +14,6 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.catalogue.Plausibility;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
 import whipsaw.core.units.UnitSystem;
 
 /** Looks at entries that somebody wants to add, before anything is taken, and takes them all or none. */

@@ -118,7 +118,10 @@ final class ZoneLayer {
             for (int k = 1; k < SAMPLES; k++) {
                 Coordinate at = new Coordinate(
                         box.getMinX() + box.getWidth() * i / SAMPLES, box.getMinY() + box.getHeight() * k / SAMPLES);
-                double clear = area.shape().covers(area.shape().getFactory().createPoint(at)) ? clearM(at) : -1;
+                Geometry point = area.shape().getFactory().createPoint(at);
+                double clear = area.shape().covers(point)
+                        ? Math.min(clearM(at), area.shape().getBoundary().distance(point))
+                        : -1;
                 if (clear > most) {
                     most = clear;
                     best = at;
@@ -141,6 +144,11 @@ final class ZoneLayer {
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
             least = Math.min(least, clearOf(RoofPlan.rectangle(o).getEnvelopeInternal(), at));
+        }
+        for (Job.Corner c : design.job().electrical().run().points()) {
+            Envelope box = new Envelope(new Coordinate(c.x().si(), c.y().si()));
+            box.expandBy(textM);
+            least = Math.min(least, clearOf(box, at));
         }
         return least;
     }

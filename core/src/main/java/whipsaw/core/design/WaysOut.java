@@ -3,8 +3,10 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
@@ -29,6 +31,7 @@ import whipsaw.core.units.Show;
  */
 public final class WaysOut {
     private static final int MOST = 8;
+    private static final int ROUNDS = 3;
     private static final double STEP_M = 0.3048;
 
     private final Design design;
@@ -96,11 +99,25 @@ public final class WaysOut {
         all.setback();
         all.feeders();
         all.leaveOut();
+        if (all.ways.stream().noneMatch(Way::clean)) {
+            all.tiltsWithGaps();
+        }
         all.ways.sort(Comparator.comparing((Way w) -> !w.clean())
                 .thenComparing(w -> !w.clears())
                 .thenComparing(Way::modulesLost)
                 .thenComparing(w -> w.after() == null ? 0 : w.after().utilisation()));
-        return all.ways.stream().limit(MOST).toList();
+        return all.chosen();
+    }
+
+    /** The best of every kind, then the best of the rest, in order. */
+    private List<Way> chosen() {
+        Set<String> kinds = new LinkedHashSet<>();
+        List<Way> first = ways.stream().filter(w -> kinds.add(w.kind())).toList();
+        List<Way> rest = ways.stream()
+                .filter(w -> !first.contains(w))
+                .limit(Math.max(0, MOST - first.size()))
+                .toList();
+        return ways.stream().filter(w -> first.contains(w) || rest.contains(w)).toList();
     }
 
     private static Check find(Design design, String id) {
@@ -124,16 +141,22 @@ public final class WaysOut {
         return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job()) : null;
     }
 
+    /** A way that improves the check, or null. */
     private Way way(String kind, String words, List<Change> changes) {
+        Way way = tried(kind, words, changes);
+        return way != null && improves(way.after()) ? way : null;
+    }
+
+    /** What a change would do, better or not; null when it is refused or leaves nothing. */
+    private Way tried(String kind, String words, List<Change> changes) {
         Design after = solved(changes);
         if (after == null || after.layout().modules().isEmpty()) {
             return null;
         }
         Check then = find(after, check.id());
         int lost = design.layout().modules().size() - after.layout().modules().size();
-        Way way = new Way(
+        return new Way(
                 kind, words, changes, then, DesignChange.between(design, after).words(), spoiled(after), lost);
-        return improves(then) ? way : null;
     }
 
     private List<String> spoiled(Design after) {
@@ -175,6 +198,21 @@ public final class WaysOut {
             if (Math.abs(gap.si() - design.layout().gapM()) > Limits.SLACK) {
                 String name = design.layout().pairs() == null ? "Row gap " : "Valley ";
                 offer("gap", name + gap.typed(), set("$.array.gap", gap.typed()));
+            }
+        }
+    }
+
+    /** Tilt and gap together, tried when no single change clears the check. */
+    private void tiltsWithGaps() {
+        Job.ArrayChoice array = design.job().array();
+        for (Measure tilt : array.tray().tilts()) {
+            for (Measure gap : array.tray().gaps()) {
+                boolean gapNow = Math.abs(gap.si() - design.layout().gapM()) <= Limits.SLACK;
+                if (tilt.si() != array.tilt().si() && !gapNow) {
+                    List<Change> both = new ArrayList<>(set("$.array.tilt", tilt.typed()));
+                    both.addAll(set("$.array.gap", gap.typed()));
+                    offer("tilt and gap", "Tilt " + tilt.typed() + " with a gap of " + gap.typed(), both);
+                }
             }
         }
     }
@@ -251,10 +289,32 @@ public final class WaysOut {
 
     /** Fewest modules left out at the place of the check, taken from the left, from the right, or the heaviest first. */
     private void leaveOut() {
-        List<ArrayLayout.Module> there = atPlace();
-        if (there.isEmpty()) {
-            return;
+        Place place = check.place();
+        Way best = null;
+        for (int round = 0; round < ROUNDS && place != null && !atPlace(place).isEmpty(); round++) {
+            best = without(atPlace(place));
+            if (best == null || best.clears()) {
+                best = leftOut(atPlace(place));
+                break;
+            }
+            place = grown(place, best.after().place());
         }
+        if (best != null && improves(best.after())) {
+            ways.add(best);
+        }
+    }
+
+    /** The bays with those that fail once modules are out beside them; null when nothing is added. */
+    private static Place grown(Place place, Place then) {
+        if (then == null || place.kind() != Place.Kind.BAYS || then.kind() != Place.Kind.BAYS) {
+            return null;
+        }
+        Set<Integer> items = new LinkedHashSet<>(place.items());
+        boolean added = items.addAll(then.items());
+        return added ? new Place(place.words() + " and others", Place.Kind.BAYS, List.copyOf(items)) : null;
+    }
+
+    private Way leftOut(List<ArrayLayout.Module> there) {
         double[] blocks = new double[design.layout().modules().size()];
         for (HoldDown.Position p : design.holdDown().positions()) {
             p.shares().forEach(s -> blocks[s.module()] += s.part() * p.ballast().blocksNeeded());
@@ -264,14 +324,16 @@ public final class WaysOut {
                 Comparator.comparingDouble(ArrayLayout.Module::s),
                 Comparator.comparingDouble(ArrayLayout.Module::s).reversed(),
                 Comparator.comparingDouble((ArrayLayout.Module m) -> -blocks[m.index()]))) {
-            Way way = fewest(there.stream().sorted(order).toList());
-            if (way != null && (best == null || way.modulesLost() < best.modulesLost())) {
-                best = way;
-            }
+            Way way =
+                    there.isEmpty() ? null : fewest(there.stream().sorted(order).toList());
+            boolean clearer = best == null || (way != null && way.clears() && !best.clears());
+            boolean fewer = best != null
+                    && way != null
+                    && way.clears() == best.clears()
+                    && way.modulesLost() < best.modulesLost();
+            best = way != null && (clearer || fewer) ? way : best;
         }
-        if (best != null) {
-            ways.add(best);
-        }
+        return best;
     }
 
     /** By halving: the fewest of these, in their order, that clear the check; null when all do not. */
@@ -308,7 +370,7 @@ public final class WaysOut {
         }
         String words = "Leave out " + modules.size() + (modules.size() == 1 ? " module" : " modules") + " ("
                 + check.place().words() + ")";
-        return way("modules", words, set("$.array.removed", places));
+        return tried("modules", words, set("$.array.removed", places));
     }
 
     private String exact(double metres) {
@@ -322,11 +384,7 @@ public final class WaysOut {
         return corner;
     }
 
-    private List<ArrayLayout.Module> atPlace() {
-        Place place = check.place();
-        if (place == null) {
-            return List.of();
-        }
+    private List<ArrayLayout.Module> atPlace(Place place) {
         return switch (place.kind()) {
             case MODULES -> place.items().stream()
                     .map(i -> design.layout().modules().get(i))

@@ -17,9 +17,9 @@ public final class SchemaUpgrade {
     private static Map<Object, Object> fromFirst(Map<?, ?> document) {
         Map<Object, Object> result = new LinkedHashMap<>(document);
         result.put("schema", 2);
-        result.computeIfPresent("site", (k, site) -> with(site, "family", "asce"));
+        result.computeIfPresent("site", (k, site) -> withDefault(site, "family", "asce"));
         result.computeIfPresent(
-                "array", (k, array) -> changed(array, "tray", tray -> with(tray, "arrangement", "one-way")));
+                "array", (k, array) -> changed(array, "tray", tray -> withDefault(tray, "arrangement", "one-way")));
         result.computeIfPresent("electrical", (k, electrical) -> changed(electrical, "run", SchemaUpgrade::run));
         return result;
     }
@@ -42,6 +42,10 @@ public final class SchemaUpgrade {
         conductor.put("insulation", insulation);
         result.put("conductor", conductor);
         return result;
+    }
+
+    private static Object withDefault(Object value, String key, Object member) {
+        return value instanceof Map<?, ?> map && map.containsKey(key) ? value : with(value, key, member);
     }
 
     private static Object with(Object value, String key, Object member) {

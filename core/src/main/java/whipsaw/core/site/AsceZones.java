@@ -39,8 +39,8 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) 
         Geometry near = ZoneCorner.union(strips, plan);
         Geometry corner = cornerAreas();
         List<Area> areas = new ArrayList<>();
-        areas.add(new Area("1", 0, plan.outline().difference(near).difference(corner)));
-        areas.add(new Area("2", 1, near.difference(corner)));
+        areas.add(new Area("1", 0, ZoneCorner.less(ZoneCorner.less(plan.outline(), near), corner)));
+        areas.add(new Area("2", 1, ZoneCorner.less(near, corner)));
         areas.add(new Area("3", 2, corner));
         areas.removeIf(a -> a.shape().isEmpty());
         return areas;
@@ -50,9 +50,9 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) 
     public Geometry cornerAreas() {
         List<Geometry> areas = new ArrayList<>();
         for (ZoneCorner corner : corners) {
-            Geometry both = ZoneCorner.slab(corner.before(), widthM, plan)
-                    .intersection(ZoneCorner.slab(corner.after(), widthM, plan));
-            areas.add(both.intersection(plan.outline()));
+            Geometry both = ZoneCorner.common(
+                    ZoneCorner.slab(corner.before(), widthM, plan), ZoneCorner.slab(corner.after(), widthM, plan));
+            areas.add(ZoneCorner.common(both, plan.outline()));
         }
         return ZoneCorner.union(areas, plan);
     }

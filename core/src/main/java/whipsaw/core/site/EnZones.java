@@ -88,7 +88,7 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
             wide.add(ZoneCorner.strip(side.edge(), side.e() / 2, plan));
             for (RoofPlan.Edge end : new RoofPlan.Edge[] {side.before(), side.after()}) {
                 if (end != null) {
-                    corners.add(strip.intersection(ZoneCorner.slab(end, side.e() / 4, plan)));
+                    corners.add(ZoneCorner.common(strip, ZoneCorner.slab(end, side.e() / 4, plan)));
                 }
             }
         }
@@ -96,9 +96,9 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
         Geometry g = ZoneCorner.union(strips, plan);
         Geometry h = ZoneCorner.union(wide, plan);
         List<Area> areas = new ArrayList<>();
-        areas.add(new Area("I", 0, plan.outline().difference(h)));
-        areas.add(new Area("H", 1, h.difference(g)));
-        areas.add(new Area("G", 2, g.difference(f)));
+        areas.add(new Area("I", 0, ZoneCorner.less(plan.outline(), h)));
+        areas.add(new Area("H", 1, ZoneCorner.less(h, g)));
+        areas.add(new Area("G", 2, ZoneCorner.less(g, f)));
         areas.add(new Area("F", 3, f));
         areas.removeIf(a -> a.shape().isEmpty());
         return areas;

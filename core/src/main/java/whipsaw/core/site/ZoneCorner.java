@@ -6,7 +6,8 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.buffer.BufferParameters;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import whipsaw.core.roof.RoofPlan;
 
 /**
@@ -50,14 +51,23 @@ public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
 
     /** The part of the roof within a width of an edge. */
     static Geometry strip(RoofPlan.Edge edge, double widthM, RoofPlan plan) {
-        return plan.outline()
+        Geometry strip = plan.outline()
                 .getFactory()
                 .createLineString(new Coordinate[] {edge.from(), edge.to()})
-                .buffer(widthM, 16, BufferParameters.CAP_ROUND)
-                .intersection(plan.outline());
+                .buffer(widthM, 16, BufferParameters.CAP_ROUND);
+        return common(strip, plan.outline());
+    }
+
+    /** What two shapes have in common, also where their edges nearly touch. */
+    static Geometry common(Geometry a, Geometry b) {
+        return OverlayNGRobust.overlay(a, b, OverlayNG.INTERSECTION);
+    }
+
+    static Geometry less(Geometry a, Geometry b) {
+        return OverlayNGRobust.overlay(a, b, OverlayNG.DIFFERENCE);
     }
 
     static Geometry union(List<Geometry> parts, RoofPlan plan) {
-        return parts.isEmpty() ? plan.outline().getFactory().createPolygon() : UnaryUnionOp.union(parts);
+        return parts.isEmpty() ? plan.outline().getFactory().createPolygon() : OverlayNGRobust.union(parts);
     }
 }

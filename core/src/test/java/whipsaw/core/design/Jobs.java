@@ -17,9 +17,14 @@ public final class Jobs {
 
     private Jobs() {}
 
-    @SuppressWarnings("unchecked")
     public static Map<String, Object> document() {
-        try (InputStream in = Jobs.class.getResourceAsStream("/jobs/plain-roof.json")) {
+        return document("plain-roof");
+    }
+
+    /** {@code plain-roof}, ASCE with one-way rows and of schema version 1, or {@code paired-roof}, EN with pairs. */
+    @SuppressWarnings("unchecked")
+    public static Map<String, Object> document(String name) {
+        try (InputStream in = Jobs.class.getResourceAsStream("/jobs/" + name + ".json")) {
             return new ObjectMapper().readValue(in, Map.class);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
@@ -43,7 +48,19 @@ public final class Jobs {
     }
 
     public static Job job(Object... pathsAndValues) {
-        Map<String, Object> document = document();
+        return job(document(), pathsAndValues);
+    }
+
+    /** The same of the job with pairs in the EN family. */
+    public static Job paired(Object... pathsAndValues) {
+        return job(document("paired-roof"), pathsAndValues);
+    }
+
+    public static Design pairedDesign(Object... pathsAndValues) {
+        return SOLVER.solve(paired(pathsAndValues));
+    }
+
+    private static Job job(Map<String, Object> document, Object... pathsAndValues) {
         for (int i = 0; i < pathsAndValues.length; i += 2) {
             with(document, (String) pathsAndValues[i], pathsAndValues[i + 1]);
         }

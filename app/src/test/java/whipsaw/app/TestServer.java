@@ -30,10 +30,13 @@ public final class TestServer implements AutoCloseable {
     private Playwright playwright;
     private Browser browser;
 
-    public TestServer() {
+    /**
+     * @param settings of the application, as {@code name=value}
+     */
+    public TestServer(String... settings) {
         try {
             Path data = Files.createTempDirectory("whipsaw-test");
-            context = ServeCommand.start(data, 0, true);
+            context = ServeCommand.start(data, 0, true, settings);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

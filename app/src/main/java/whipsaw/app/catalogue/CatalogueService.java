@@ -98,8 +98,9 @@ public class CatalogueService {
         for (Map<String, String> texts : rows) {
             Map<String, Object> body = EntryColumns.body(kind, texts);
             var reading = JobReader.readEntry(kind, body, bare);
-            List<String> problems = new ArrayList<>(
-                    reading.problems().stream().map(Problem::words).toList());
+            List<String> problems = new ArrayList<>(reading.problems().stream()
+                    .map(p -> p.path().replace("$.", "") + ": " + p.words())
+                    .toList());
             String key = body.get("code") + " edition " + body.get("edition");
             if (!String.valueOf(body.get("code")).matches("[a-z0-9][a-z0-9-]{0,58}")) {
                 problems.add("Code: '" + body.getOrDefault("code", "")

@@ -146,8 +146,9 @@ public final class ServeCommand {
      *
      * @param port 0 takes any free one
      * @param demo puts the demo jobs into an empty store
+     * @param settings of the application, as {@code name=value}
      */
-    public static ConfigurableApplicationContext start(Path data, int port, boolean demo) {
+    public static ConfigurableApplicationContext start(Path data, int port, boolean demo, String... settings) {
         DataFolder folder = new DataFolder(data);
         FileLock lock = folder.lock();
         ConfigurableApplicationContext context;
@@ -158,6 +159,7 @@ public final class ServeCommand {
                     .bannerMode(Banner.Mode.OFF)
                     .logStartupInfo(false)
                     .properties("whipsaw.data=" + data.toAbsolutePath(), "server.address=" + LOOPBACK)
+                    .properties(settings)
                     .run("--server.port=" + port);
         } catch (RuntimeException e) {
             DataFolder.release(lock);

@@ -4,17 +4,20 @@ import java.util.List;
 import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** JSON text to trees of maps and lists, and back. Depth and text lengths are limited. */
+/** JSON text to trees of maps and lists, and back. Depth and text lengths are limited; a member
+ * named twice is refused. */
 public final class Json {
     private static final int DEEPEST = 40;
     private static final int LONGEST_TEXT = 200_000;
 
     private static final ObjectMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
+                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
                     .streamReadConstraints(StreamReadConstraints.builder()
                             .maxNestingDepth(DEEPEST)
                             .maxStringLength(LONGEST_TEXT)

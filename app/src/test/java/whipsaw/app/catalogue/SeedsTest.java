@@ -14,11 +14,12 @@ class SeedsTest {
 
     @Test
     void whatShipsIsMarkedInventedAndCanBeSolved() {
-        assertThat(Seeds.entries())
-                .hasSizeGreaterThan(5)
-                .allSatisfy(e -> assertThat(e.body().get("status")).isEqualTo("invented"));
+        assertThat(Seeds.entries()).hasSizeGreaterThan(5).allSatisfy(e -> assertThat(
+                        e.body().get("status"))
+                .isEqualTo(e.kind().equals("conductor") ? "unconfirmed" : "invented"));
         Solver solver = new Solver(CodeTables.shipped());
-        for (Map<String, Object> document : java.util.List.of(Seeds.demoJob(), Seeds.newJob("asce"))) {
+        for (Map<String, Object> document :
+                java.util.List.of(Seeds.demoJob(), Seeds.newJob("asce"), Seeds.newJob("en"))) {
             var reading = JobReader.read(document, false);
             assertThat(reading.problems()).isEmpty();
             assertThat(solver.problems(reading.job())).isEmpty();
@@ -46,5 +47,20 @@ class SeedsTest {
         assertThat(JobReader.readEntry("module", body).problems())
                 .extracting(Problem::path)
                 .containsExactly("$.mass", "$.vocCoefficient", "$.colour");
+    }
+
+    @Test
+    void theSchoolIsAboutSixtyInPairsAndTheColdStoreSixThousand() {
+        Solver solver = new Solver(CodeTables.shipped());
+        var school = solver.solve(JobReader.read(Seeds.demoJobs().get(1), false).job());
+        assertThat(school.layout().modules().size()).isBetween(50, 70);
+        assertThat(school.layout().pairs()).isNotNull();
+        assertThat(school.holdDown().established()).isTrue();
+        assertThat(school.job().site().code().family()).isEqualTo("en");
+        var store = solver.solve(JobReader.read(Seeds.demoJobs().get(2), false).job());
+        assertThat(store.layout().modules().size()).isBetween(5_800, 6_200);
+        assertThat(store.circuits().inverters()).isGreaterThan(10);
+        assertThat(store.plan().edges()).hasSize(6);
+        assertThat(store.checks()).noneMatch(c -> c.verdict().stops());
     }
 }

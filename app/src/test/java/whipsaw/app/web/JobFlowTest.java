@@ -217,7 +217,7 @@ class JobFlowTest {
     @Test
     void anOutlineIsDrawnByClicksOrGivenUp() {
         page.navigate(server.address("/"));
-        page.locator("input[name=name]").fill("Drawn");
+        page.locator("form[action='/jobs'] input[name=name]").fill("Drawn");
         page.locator("button", new Page.LocatorOptions().setHasText("Start the job"))
                 .click();
         openSection("roof");
@@ -276,7 +276,7 @@ class JobFlowTest {
     @Test
     void aNewMetricJobStartsAssumedAndTakesMetricEntry() {
         page.navigate(server.address("/"));
-        page.locator("input[name=name]").fill("Barn <b>");
+        page.locator("form[action='/jobs'] input[name=name]").fill("Barn <b>");
         page.locator("select[name=units]").selectOption("metric");
         page.locator("button", new Page.LocatorOptions().setHasText("Start the job"))
                 .click();

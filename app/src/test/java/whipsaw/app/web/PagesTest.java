@@ -16,7 +16,7 @@ import whipsaw.app.TestServer;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.JobSheet;
 import whipsaw.app.print.SheetPdf;
-import whipsaw.core.table.CodeTables;
+import whipsaw.app.table.CodeTableService;
 
 /** What the server answers: pages, files, and bad requests. */
 class PagesTest {
@@ -45,6 +45,23 @@ class PagesTest {
                 "/calc/traverse",
                 "/calc/ballast_array",
                 "/tables",
+                "/tables/asce_gcrn_nominal",
+                "/tables/net_coefficients_fenmarsh",
+                "/tables/en_terrain.csv",
+                "/catalogue/tray-system",
+                "/catalogue/conductor",
+                "/catalogue/module.csv",
+                "/jobs/ashwell-row-primary-school",
+                "/jobs/ashwell-row-primary-school/sheet",
+                "/jobs/quarrybank-cold-store",
+                "/schema/job-2.schema.json",
+                JOB + "/revisions",
+                JOB + "/parts",
+                JOB + "/compare?from=1&to=1",
+                "/?find=hall",
+                "/?archived=true",
+                "/calc/en_wind",
+                "/calc/dual_tilt_spacing",
                 JOB + "/design.json"
             })
     void answers(String path) {
@@ -59,7 +76,11 @@ class PagesTest {
     @Test
     void theJobSheetSaysWhatItRestsOnAndWhatIsNotChecked() throws IOException {
         JobService.Shown shown = server.bean(JobService.class).open("milepost-hall");
-        JobSheet sheet = JobSheet.of(shown.design(), shown.revision(), server.bean(CodeTables.class), true);
+        JobSheet sheet = JobSheet.of(
+                shown.design(),
+                shown.revision(),
+                server.bean(CodeTableService.class).tables(),
+                true);
         String text;
         try (var pdf = Loader.loadPDF(server.bean(SheetPdf.class).render(sheet))) {
             PDFTextStripper stripper = new PDFTextStripper();
@@ -91,6 +112,7 @@ class PagesTest {
     void anExportedJobComesBackTheSame() {
         String file = server.get(JOB + "/job.json").body();
         var document = whipsaw.app.store.Json.object(file);
+        assertThat(document.remove("writtenBy")).asString().startsWith("Whipsaw ");
         var job = whipsaw.core.job.JobReader.read(document, false).job();
         assertThat(whipsaw.core.job.JobWriter.write(job)).isEqualTo(document);
     }
@@ -140,6 +162,10 @@ class PagesTest {
                 "/jobs/none",
                 "/jobs/none/sheet.pdf",
                 "/calc/none",
+                "/tables/none",
+                "/catalogue/none",
+                JOB + "/ways?check=none",
+                JOB + "/compare?from=1&to=99",
                 JOB + "/working?figure=ballast/99-99",
                 "/nowhere"
             })

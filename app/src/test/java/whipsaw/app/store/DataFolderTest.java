@@ -1,0 +1,215 @@
+package whipsaw.app.store;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.io.RandomAccessFile;
+import java.nio.channels.FileLock;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import whipsaw.app.command.BackupCommand;
+
+/** Backups, restoring, damage and the lock, on databases of their own. */
+class DataFolderTest {
+    @TempDir
+    Path dir;
+
+    private Path data;
+    private DataFolder folder;
+
+    @BeforeEach
+    void make() throws SQLException, IOException {
+        data = Files.createDirectories(dir.resolve("data"));
+        folder = new DataFolder(data);
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            s.execute("PRAGMA journal_mode = wal");
+            s.execute("create table job (id integer primary key)");
+            s.execute("create table revision (id integer primary key, document text)");
+            insert(s, 400);
+        }
+    }
+
+    private static Connection open(Path file) throws SQLException {
+        return DriverManager.getConnection("jdbc:sqlite:" + file);
+    }
+
+    private static void insert(Statement s, int count) throws SQLException {
+        for (int i = 0; i < count; i++) {
+            s.execute("insert into revision (document) values (hex(randomblob(300)))");
+        }
+    }
+
+    private static int count(Path file) throws SQLException {
+        try (Connection c = open(file);
+                Statement s = c.createStatement();
+                var r = s.executeQuery("select count(*) from revision")) {
+            return r.getInt(1);
+        }
+    }
+
+    private static void scribble(Path file) throws IOException {
+        try (RandomAccessFile f = new RandomAccessFile(file.toFile(), "rw")) {
+            for (long at = 4096; at < f.length(); at += 4096) {
+                f.seek(at + 7);
+                f.write(new byte[] {1, 2, 3, 4, 5, 6, 7, 8, 9});
+            }
+        }
+    }
+
+    @Test
+    void aBackupTakenWhileOthersWriteIsWholeAndHasAllThatWasAcknowledged() throws Exception {
+        AtomicBoolean stop = new AtomicBoolean();
+        Thread writer = new Thread(() -> {
+            try (Connection c = open(folder.database());
+                    Statement s = c.createStatement()) {
+                while (!stop.get()) {
+                    insert(s, 1);
+                }
+            } catch (SQLException e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        writer.start();
+        try {
+            int before = 400;
+            for (int i = 0; i < 6; i++) {
+                int acknowledged = count(folder.database());
+                Path file = dir.resolve("backup-" + i + ".db");
+                folder.backup(file);
+                assertThat(DataFolder.faults(file)).isEmpty();
+                assertThat(count(file)).isGreaterThanOrEqualTo(Math.max(acknowledged, before));
+                before = count(file);
+            }
+        } finally {
+            stop.set(true);
+            writer.join();
+        }
+    }
+
+    @Test
+    void restoringPutsTheBackupInPlaceAndKeepsWhatWasThere() throws Exception {
+        Path file = dir.resolve("backup.db");
+        folder.backup(file);
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            insert(s, 25);
+        }
+        Path kept = folder.restore(file);
+        assertThat(count(folder.database())).isEqualTo(400);
+        assertThat(count(kept)).isEqualTo(425);
+    }
+
+    @Test
+    void nothingIsOverwrittenAndNothingHalfWritten() throws Exception {
+        Path file = dir.resolve("backup.db");
+        Files.writeString(file, "mine");
+        assertThatThrownBy(() -> folder.backup(file)).hasMessageContaining("there already");
+        assertThat(Files.readString(file)).isEqualTo("mine");
+        assertThatThrownBy(() -> folder.restore(file)).hasMessageContaining("no sound backup");
+        assertThatThrownBy(() -> folder.restore(dir.resolve("none.db"))).hasMessageContaining("no file");
+        assertThat(count(folder.database())).isEqualTo(400);
+        try (Connection c = open(dir.resolve("other.db"));
+                Statement s = c.createStatement()) {
+            s.execute("create table recipes (id integer)");
+        }
+        assertThatThrownBy(() -> folder.restore(dir.resolve("other.db"))).hasMessageContaining("no Whipsaw backup");
+        try (Stream<Path> left = Files.list(dir)) {
+            assertThat(left.map(Path::toString)).noneMatch(f -> f.endsWith(".part"));
+        }
+    }
+
+    @Test
+    void aDamagedDatabaseIsRefusedWithTheWayForward() throws Exception {
+        folder.check();
+        folder.dailyCopy();
+        checkpoint();
+        scribble(folder.database());
+        assertThatThrownBy(folder::check)
+                .isInstanceOf(DataFolder.Trouble.class)
+                .hasMessageContaining("is damaged")
+                .hasMessageContaining("./whipsaw restore " + data.resolve("copies"))
+                .hasMessageContaining("NEW-FOLDER");
+        Path copy;
+        try (Stream<Path> copies = Files.list(data.resolve("copies"))) {
+            copy = copies.findFirst().orElseThrow();
+        }
+        folder.restore(copy);
+        folder.check();
+        assertThat(count(folder.database())).isEqualTo(400);
+    }
+
+    private void checkpoint() throws SQLException {
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            s.execute("PRAGMA wal_checkpoint(TRUNCATE)");
+        }
+    }
+
+    @Test
+    void withoutASoundCopyTheOwnersBackupIsAskedFor() throws Exception {
+        checkpoint();
+        scribble(folder.database());
+        assertThatThrownBy(folder::check).hasMessageContaining("a backup of yours");
+    }
+
+    @Test
+    void oneCopyADayAndSevenKept() throws Exception {
+        Files.createDirectories(data.resolve("copies"));
+        for (int day = 10; day < 20; day++) {
+            Files.copy(folder.database(), data.resolve("copies/whipsaw-2026-01-" + day + ".db"));
+        }
+        folder.dailyCopy();
+        folder.dailyCopy();
+        List<String> names = new ArrayList<>();
+        try (Stream<Path> copies = Files.list(data.resolve("copies"))) {
+            copies.forEach(c -> names.add(c.getFileName().toString()));
+        }
+        assertThat(names).hasSize(7).doesNotContain("whipsaw-2026-01-10.db").contains("whipsaw-2026-01-19.db");
+    }
+
+    @Test
+    void aFolderBelongsToOneServerAtATime() {
+        FileLock lock = folder.lock();
+        assertThatThrownBy(folder::lock).hasMessageContaining("has " + data);
+        Path file = dir.resolve("backup.db");
+        folder.backup(file);
+        assertThatThrownBy(() -> folder.restore(file))
+                .as("not under a running server")
+                .hasMessageContaining("stop it first");
+        DataFolder.release(lock);
+        DataFolder.release(folder.lock());
+    }
+
+    @Test
+    void theCommandsSayWhatTheyDid() {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        String file = dir.resolve("b.db").toString();
+        String[] args = {file, "--data", data.toString()};
+        assertThat(BackupCommand.run(false, args, new PrintStream(out), new PrintStream(err)))
+                .isZero();
+        assertThat(BackupCommand.run(false, args, new PrintStream(out), new PrintStream(err)))
+                .isEqualTo(1);
+        assertThat(BackupCommand.run(true, args, new PrintStream(out), new PrintStream(err)))
+                .isZero();
+        assertThat(BackupCommand.run(true, new String[] {"--data"}, new PrintStream(out), new PrintStream(err)))
+                .isEqualTo(1);
+        assertThat(out.toString()).contains("checked and sound", "Restored", "is kept as");
+        assertThat(err.toString()).contains("there already", "usage: whipsaw restore FILE");
+    }
+}

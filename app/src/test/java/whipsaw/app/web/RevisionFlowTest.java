@@ -1,0 +1,186 @@
+package whipsaw.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import whipsaw.app.TestServer;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.JobReader;
+
+/** History as a designer uses it: name, compare, go back; ways out made and undone; two windows at once. */
+class RevisionFlowTest {
+    private static TestServer server;
+    private final List<String> faults = new ArrayList<>();
+    private JobService jobs;
+    private Page page;
+    private String slug;
+
+    @BeforeAll
+    static void start() {
+        server = new TestServer();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    @BeforeEach
+    void open() {
+        jobs = server.bean(JobService.class);
+        slug = jobs.create(JobReader.read(Seeds.demoJob(), false).job());
+        page = server.page(1280, 800, faults);
+    }
+
+    @AfterEach
+    void noFaults() {
+        page.close();
+        assertThat(faults).isEmpty();
+    }
+
+    private void set(String path, Object value) {
+        int base = jobs.open(slug).revision().number();
+        jobs.change(slug, base, List.of(new DocumentPatch.Change("set", path, value)));
+    }
+
+    private Locator button(String name) {
+        return page.locator("button", new Page.LocatorOptions().setHasText(name));
+    }
+
+    private Locator cell(String name) {
+        return page.locator("#titleblock .cell", new Page.LocatorOptions().setHasText(name))
+                .locator("b")
+                .first();
+    }
+
+    @Test
+    void aRevisionIsNamedComparedAndGoneBackTo() {
+        set("$.array.tilt", "5 deg");
+        set("$.roof.obstructions[id=vent-1].x", "31 ft");
+        page.navigate(server.address("/jobs/" + slug + "/revisions"));
+        assertThat(page.locator("tbody tr")).hasCount(3);
+        assertThat(page.locator("tbody tr").nth(1)).containsText("Tilt changed to 5 deg");
+        page.locator("tbody tr").nth(2).locator("input[name=name]").fill("as <b>sent</b>");
+        page.locator("tbody tr").nth(2).locator("button:has-text('Name')").click();
+        assertThat(page.locator("tbody tr").nth(2).locator("input[name=name]")).hasValue("as <b>sent</b>");
+
+        page.locator("input[name=from][value='1']").check();
+        page.locator("input[name=to][value='3']").check();
+        button("Compare the two marked").click();
+        assertThat(page.locator("h1")).containsText("as <b>sent</b>");
+        assertThat(page.locator("main")).containsText("10 deg");
+        assertThat(page.locator("main")).containsText("31 ft");
+        assertThat(page.locator(".difference")).containsText("blocks");
+        assertThat(page.locator("figure svg")).hasCount(2);
+        assertThat(page.locator("figure").nth(1).locator(".mark").getAttribute("d"))
+                .isNotBlank();
+        assertThat(page.locator("figure").nth(0).locator(".mark")).hasCount(0);
+
+        page.navigate(server.address("/jobs/" + slug + "/revisions"));
+        page.locator("tbody tr")
+                .nth(2)
+                .locator("button:has-text('Go back here')")
+                .click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        assertThat(cell("Modules")).hasText("447");
+        page.locator("#undo").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
+        assertThat(cell("Modules")).not().hasText("447");
+    }
+
+    @Test
+    void goingBackFromAnOldPageTellsOfTheOtherChange() {
+        page.navigate(server.address("/jobs/" + slug + "/revisions"));
+        set("$.array.tilt", "5 deg");
+        set("$.array.gap", "24 in");
+        page.navigate(server.address("/jobs/" + slug + "/revisions"));
+        set("$.array.gap", "32 in");
+        page.locator("tbody tr")
+                .last()
+                .locator("button:has-text('Go back here')")
+                .click();
+        assertThat(page.locator("main")).containsText("Revision 4: Row gap changed to 32 in");
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(4);
+    }
+
+    @Test
+    void aWayOutIsChosenMadeAsOneRevisionAndUndone() {
+        set("$.roof.allowance", Map.of("load", "7.6 psf", "givenBy", "R. Test PE", "date", "2026-09-14"));
+        page.navigate(server.address("/jobs/" + slug));
+        Locator failing = page.locator("#checks button[data-check='roof.footprint']");
+        assertThat(failing).containsText("fails");
+        failing.click();
+        Locator ways = page.locator("#ways li");
+        assertThat(ways.first()).containsText("clears it: Tilt 5 deg");
+        assertThat(ways.first()).containsText("−611 blocks");
+        ways.first().locator("button").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(page.locator("#checks button[data-check='roof.footprint']"))
+                .not()
+                .containsText("fails");
+        assertThat(page.locator(".history li").first()).containsText("Tilt 5 deg instead of 10 deg");
+        page.locator("#undo").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        assertThat(page.locator("#checks button[data-check='roof.footprint']")).containsText("fails");
+    }
+
+    @Test
+    void leavingModulesOutIsOneRevisionHoweverManyTheyAre() {
+        set("$.roof.allowance", Map.of("load", "6.5 psf", "givenBy", "R. Test PE", "date", "2026-09-14"));
+        page.navigate(server.address("/jobs/" + slug));
+        page.locator("#checks button[data-check='roof.bay']").click();
+        assertThat(page.locator("#place").getAttribute("d")).contains("Z");
+        Locator way = page.locator("#ways li", new Page.LocatorOptions().setHasText("Leave out"));
+        way.locator("button").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(cell("Modules")).not().hasText("447");
+        page.keyboard().press("Control+z");
+        assertThat(cell("Modules")).hasText("447");
+    }
+
+    @Test
+    void aConflictInAnotherWindowKeepsWhatWasTypedAndAppliesOnTop() {
+        page.navigate(server.address("/jobs/" + slug));
+        set("$.array.tilt", "5 deg");
+        set("$.array.walkway.first", 3);
+        page.locator("details[data-section=roof] > summary").click();
+        Locator height = page.locator("[data-path='$.roof.height']");
+        height.fill("21' 6\"");
+        height.blur();
+        assertThat(page.locator("#banner")).containsText("Tilt changed to 5 deg");
+        assertThat(page.locator("#banner")).containsText("Walkway");
+        assertThat(height).hasValue("21' 6\"");
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(3);
+        page.locator("#banner button").first().click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        var job = jobs.open(slug).design().job();
+        assertThat(job.roof().height().si()).isEqualTo(21.5 * 0.3048);
+        assertThat(job.array().tilt().si()).isEqualTo(5);
+        assertThat(job.array().walkway().first()).isEqualTo(3);
+    }
+
+    @Test
+    void aServerThatDoesNotAnswerIsSaidAndNothingTypedIsLost() {
+        page.navigate(server.address("/jobs/" + slug));
+        page.route("**/change", route -> route.abort());
+        page.locator("details[data-section=roof] > summary").click();
+        Locator height = page.locator("[data-path='$.roof.height']");
+        height.fill("25 ft");
+        height.blur();
+        assertThat(page.locator("#banner")).containsText("does not answer");
+        assertThat(height).hasValue("25 ft");
+        faults.removeIf(f -> f.contains("ERR_FAILED"));
+    }
+}

@@ -43,8 +43,22 @@ public final class Shots {
             page.locator(".entryline.wrong").waitFor();
             save(page, folder, "bench-tape-and-bad-input");
 
+            page.locator("[data-path=\"$.roof.height\"]").fill("20 ft");
+            page.locator("[data-path=\"$.roof.allowance.load\"]").fill("6.5 psf");
+            page.locator("[data-path=\"$.roof.allowance.load\"]").blur();
+            page.locator("#bench[data-revision='3']").waitFor();
+            page.locator("details[data-section=roof] > summary").click();
+            page.locator("#checks button[data-check='roof.bay']").click();
+            page.locator("#ways li").first().waitFor();
+            save(page, folder, "bench-ways-out");
+            shoot(page, server, JOB + "/compare?from=1&to=3", folder, "compare");
+            shoot(page, server, JOB + "/revisions", folder, "revisions");
+            shoot(page, server, "/jobs/ashwell-row-primary-school", folder, "bench-pairs");
+            shoot(page, server, "/jobs/quarrybank-cold-store", folder, "bench-cold-store");
+            shoot(page, server, "/catalogue/module", folder, "catalogue");
             shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
             shoot(page, server, "/tables", folder, "code-tables");
+            shoot(page, server, "/tables/net_coefficients_fenmarsh", folder, "coefficient-set");
             shoot(page, server, JOB + "/sheet", folder, "job-sheet");
             Page phone = server.page(390, 844, faults);
             shoot(phone, server, JOB, folder, "bench-phone");

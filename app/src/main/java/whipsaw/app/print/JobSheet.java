@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import whipsaw.app.drawing.PaperScale;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.store.Revision;
@@ -30,8 +31,9 @@ public record JobSheet(
         Revision revision,
         String drawing,
         String scale,
+        String zones,
         List<Row> rows,
-        int totalBlocks,
+        String totalBlocks,
         List<Fact> loads,
         List<Fact> circuits,
         List<Counts.Line> counts,
@@ -45,7 +47,7 @@ public record JobSheet(
      *
      * @param counts blocks from the left, gaps between runs as a bar
      */
-    public record Row(int number, String counts, int modules, int blocks, String mass) {}
+    public record Row(int number, String counts, int modules, String blocks, String mass) {}
 
     /** A named figure. */
     public record Fact(String name, String value) {}
@@ -60,8 +62,11 @@ public record JobSheet(
                 revision,
                 PlanDrawing.forPaper(design, ownStyle),
                 "1 : " + PaperScale.of(PlanDrawing.extent(design)).oneTo(),
+                zones(design),
                 rows(design, units),
-                design.holdDown().blocks(),
+                design.holdDown().established()
+                        ? String.valueOf(design.holdDown().blocks())
+                        : "not established",
                 loads(design, units),
                 circuits(design, units),
                 design.counts().lines(),
@@ -69,6 +74,14 @@ public record JobSheet(
                 assumptions(design, units),
                 new Figures(design, tables).sources(),
                 units.key());
+    }
+
+    /** What the hatches mean, the mildest zone first. */
+    private static String zones(Design design) {
+        List<String> hatches = List.of("no hatch", "light hatch", "cross hatch", "dense cross hatch");
+        return design.site().zones().areas().stream()
+                .map(a -> hatches.get(a.rank()) + " zone " + a.name())
+                .collect(Collectors.joining(", "));
     }
 
     /** Rows of the ballast map from the front. */
@@ -105,7 +118,12 @@ public record JobSheet(
                 .filter(r -> r == row)
                 .count();
         double kg = blocks * design.job().array().block().mass().si();
-        return new Row(row, text.toString(), modules, blocks, Show.in(units, Dimension.MASS, kg));
+        return new Row(
+                row,
+                text.toString(),
+                modules,
+                known ? String.valueOf(blocks) : "?",
+                known ? Show.in(units, Dimension.MASS, kg) : "?");
     }
 
     private static List<Fact> loads(Design design, UnitSystem units) {

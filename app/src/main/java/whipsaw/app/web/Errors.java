@@ -12,6 +12,8 @@ import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
+import org.springframework.transaction.TransactionSystemException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ExceptionHandler;
@@ -30,6 +32,10 @@ import whipsaw.core.job.Problem;
 /** Turns refusals into clear answers: JSON for the page's script, a plain page for a browser. */
 @ControllerAdvice
 public class Errors {
+    private static final String DISK_FULL = "The disk is full: nothing was stored, and what was stored before is safe."
+            + " Free some space, then try again; what you typed is still here.";
+    private static final String STORE_FAILED = "The store could not be read or written just now: nothing was stored."
+            + " Try again; if it stays so, look at the log and at the disk.";
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
 
     @ExceptionHandler(JobService.Refused.class)
@@ -76,19 +82,24 @@ public class Errors {
     }
 
     /** A store that cannot be written is said, with what to do; what was typed is still in the page. */
-    @ExceptionHandler(DataAccessException.class)
-    public Object store(DataAccessException e, HttpServletRequest request) {
-        String cause = String.valueOf(e.getMessage());
-        boolean full = cause.contains("SQLITE_FULL") || cause.contains("database or disk is full");
-        LOG.error("The store failed: {}", full ? "disk full" : cause);
+    @ExceptionHandler({
+        DataAccessException.class,
+        org.springframework.dao.DataAccessException.class,
+        TransactionException.class
+    })
+    public Object store(RuntimeException e, HttpServletRequest request) {
+        // SQLite ends the transaction itself when the disk is full, and the rollback that follows then fails too
+        Throwable first = e instanceof TransactionSystemException t && t.getApplicationException() != null
+                ? t.getApplicationException()
+                : e;
+        String cause = String.valueOf(first.getMessage());
+        boolean full = cause.contains("SQLITE_FULL");
+        LOG.error("The store failed: {}", full ? "disk full" : first.getClass().getSimpleName());
         return answer(
                 request,
                 full ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE,
                 "Not stored",
-                one(
-                        full
-                                ? "The disk is full: nothing was stored, and what was stored before is safe. Free some space, then try again; what you typed is still here."
-                                : "The store could not be read or written just now: nothing was stored. Try again; if it stays so, look at the log and at the disk."));
+                one(full ? DISK_FULL : STORE_FAILED));
     }
 
     @ExceptionHandler({MaxUploadSizeExceededException.class, MultipartException.class})

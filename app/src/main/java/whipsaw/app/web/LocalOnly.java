@@ -28,14 +28,18 @@ public class LocalOnly extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
+        response.setHeader("Content-Security-Policy", POLICY);
+        response.setHeader("X-Content-Type-Options", "nosniff");
+        response.setHeader("Referrer-Policy", "same-origin");
         String origin = request.getHeader("Origin");
         if (!HOSTS.contains(request.getServerName()) || (origin != null && !own(origin, request))) {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }
-        response.setHeader("Content-Security-Policy", POLICY);
-        response.setHeader("X-Content-Type-Options", "nosniff");
-        response.setHeader("Referrer-Policy", "same-origin");
+        if (request.getRequestURI().equals("/error")) {
+            response.sendError(HttpServletResponse.SC_NOT_FOUND);
+            return;
+        }
         chain.doFilter(request, response);
     }
 

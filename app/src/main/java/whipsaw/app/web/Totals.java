@@ -56,7 +56,7 @@ public record Totals(List<Cell> cells, String codes, String status) {
                                 known ? Show.brief(units, Dimension.LOAD, load) : "?",
                                 known ? Show.brief(units.other(), Dimension.LOAD, load) : "not established",
                                 "roof.footprint")),
-                design.job().site().code().family().equals("en") ? "EN 1990, EN 1991; NEC 2023" : "ASCE 7-16, NEC 2023",
+                design.job().site().code().codes(),
                 status.words());
     }
 }

@@ -31,7 +31,7 @@ import whipsaw.core.table.CodeTables;
 public class SolveBenchmark {
 
     /** Sides of the roof as a multiple of the demo hall's. */
-    @Param({"1", "2", "3.7"})
+    @Param({"1", "1.6", "2.4", "3.33", "4.3"})
     public double stretch;
 
     private Job job;

@@ -190,7 +190,7 @@ class FuzzTest {
 
     @Test
     void noAddressAndNoParameterEndsInAServerError() {
-        for (int i = 0; i < 500; i++) {
+        for (int i = 0; i < 300; i++) {
             String path = any(PATHS) + "?" + query();
             ask(to(path).GET(), "GET " + path);
         }
@@ -246,7 +246,7 @@ class FuzzTest {
 
     @Test
     void noChangeEndsInAServerErrorAndTheJobStaysReadable() {
-        for (int i = 0; i < 1200; i++) {
+        for (int i = 0; i < 800; i++) {
             Map<String, Object> change = new LinkedHashMap<>();
             change.put("op", any(List.of("set", "set", "set", "remove", "append", "burn")));
             change.put("path", any(DOCUMENT_PATHS));

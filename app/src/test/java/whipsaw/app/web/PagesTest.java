@@ -90,10 +90,14 @@ class PagesTest {
         assertThat(text)
                 .contains("Milepost Hall", "not for construction", "rapid shutdown", "Fire classification")
                 .contains("unconfirmed", "invented", "ASSUMED, to be confirmed: Ground elevation 900 ft")
-                .contains("R. Okafor-Lindqvist", "Scale 1 : ")
+                .contains(
+                        "R. Okafor-Lindqvist", "Scale 1 : ", "Blocks a position takes, position", "ASCE 7-16", "zone 3")
+                .doesNotContain("Place[")
                 .contains(String.valueOf(shown.design().holdDown().blocks()));
-        int rows = sheet.rows().stream().mapToInt(JobSheet.Row::blocks).sum();
-        assertThat(rows).isEqualTo(sheet.totalBlocks());
+        int rows = sheet.rows().stream()
+                .mapToInt(r -> Integer.parseInt(r.blocks()))
+                .sum();
+        assertThat(String.valueOf(rows)).isEqualTo(sheet.totalBlocks());
     }
 
     @Test
@@ -171,5 +175,39 @@ class PagesTest {
             })
     void whatIsNotThereIsSaid(String path) {
         assertThat(server.get(path).statusCode()).isEqualTo(404);
+    }
+
+    @Test
+    void theSheetOfASecondFamilyJobNamesItsOwnCodesZonesAndSet() throws IOException {
+        String sheet = server.get("/jobs/ashwell-row-primary-school/sheet").body();
+        assertThat(sheet)
+                .contains(
+                        "EN 1990, EN 1991",
+                        "dense cross hatch zone F",
+                        "10-minute mean",
+                        "net_coefficients_fenmarsh",
+                        "EN 1991-1-3")
+                .doesNotContain("ASCE 7-16, NEC")
+                .doesNotContain("29.4-7")
+                .doesNotContain("Place[");
+        String plain = server.get(JOB + "/sheet").body();
+        assertThat(plain).contains("ASCE 7-16").doesNotContain("EN 1991");
+    }
+
+    @Test
+    void whatIsNotEstablishedIsNowhereShownAsANumber() {
+        var made = server.post(
+                "/jobs/ashwell-row-primary-school/change",
+                "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.height\",\"value\":\"30 m\"}]}");
+        assertThat(made.statusCode()).isEqualTo(200);
+        assertThat(made.body()).contains("blocks not established".substring(0, 6), "not established");
+        String sheet = server.get("/jobs/ashwell-row-primary-school/sheet").body();
+        assertThat(sheet).contains("not established").containsPattern("<td class=\"counts\">\\? \\?");
+        assertThat(server.get("/jobs/ashwell-row-primary-school/ballast.csv").body())
+                .contains("not established");
+        assertThat(server.get("/jobs/ashwell-row-primary-school/design.json").body())
+                .contains("\"hold_down_established\" : false", "\"blocks\" : null");
+        assertThat(server.get("/").body()).contains("<b>?</b> <i>blocks</i>");
+        server.post("/jobs/ashwell-row-primary-school/undo", "{}");
     }
 }

@@ -35,7 +35,11 @@ public record Counts(List<Line> lines) {
                 "Tray sets for one module, " + array.tray().info().name(),
                 modules,
                 modules * array.tray().rackingMass().si()));
-        lines.add(line("Blocks, " + array.block().info().name(), holdDown.blocks(), holdDown.ballastKg()));
+        String blocks = "Blocks, " + array.block().info().name();
+        lines.add(
+                holdDown.established()
+                        ? line(blocks, holdDown.blocks(), holdDown.ballastKg())
+                        : new Line(blocks, "not established", Double.NaN));
         lines.add(line("Strings", circuits.strings().size(), Double.NaN));
         lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
         if (run.sizing() != null && run.sizing().feasible()) {

@@ -138,6 +138,9 @@ public record Job(
         /** Key in documents: {@code asce} or {@code en}. */
         String family();
 
+        /** Codes the job is designed by, for a title block. */
+        String codes();
+
         Measure wind();
 
         Measure snow();
@@ -168,6 +171,11 @@ public record Job(
         public String family() {
             return "asce";
         }
+
+        @Override
+        public String codes() {
+            return "ASCE 7-16, NEC 2023";
+        }
     }
 
     /**
@@ -191,6 +199,11 @@ public record Job(
         @Override
         public String family() {
             return "en";
+        }
+
+        @Override
+        public String codes() {
+            return "EN 1990, EN 1991; AC run by NEC 2023";
         }
     }
 

@@ -52,8 +52,12 @@ public final class PlanDrawing {
         return new PlanDrawing(design, false, false, false, changed).draw();
     }
 
+    /** Counts drawn while something is dragged; on a larger roof only those that change. */
+    private static final int MOST_WHILE_DRAGGING = 1500;
+
     /**
-     * For the page while something is dragged: without the strings, which nobody reads meanwhile.
+     * For the page while something is dragged: without the strings, which nobody reads meanwhile, and
+     * on a large roof with the counts that change only.
      */
     public static String forPreview(Design design, List<Integer> changed) {
         return new PlanDrawing(design, false, false, true, changed).draw();
@@ -279,7 +283,11 @@ public final class PlanDrawing {
         svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
         String size = Svg.u(layout.depthM() * 0.92);
         svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
+        boolean changedOnly = brief && design.holdDown().positions().size() > MOST_WHILE_DRAGGING;
         for (HoldDown.Position p : design.holdDown().positions()) {
+            if (changedOnly && !changed.contains(p.index())) {
+                continue;
+            }
             Coordinate at = layout.frame().plan(p.s(), p.t());
             String count =
                     design.holdDown().established() ? String.valueOf(p.ballast().blocksPlaced()) : "?";

@@ -251,6 +251,9 @@ final class HoldDownFigures {
                 Origin.TABLE,
                 tables.wind().factorTable());
         Term slope = Term.given("s", "fall of the roof", fall, job.roof().slope());
+        // one pound-force weighs one pound; a kilonewton has to be divided
+        String overG = units == UnitSystem.METRIC ? " / {g}" : "";
+        Term gravity = Term.byRule("g", "gravity, kN to t", "9.80665", "standard gravity");
         return w.step(
                         "U",
                         "away from the roof",
@@ -276,17 +279,18 @@ final class HoldDownFigures {
                 .step(
                         "D_up",
                         "total weight against uplift",
-                        "({f_W} / {f_G}) · {U} / cos {s}",
+                        "({f_W} / {f_G}) · {U} / cos {s}" + overG,
                         mass(units, b.upliftKg()),
                         method,
                         factorW,
                         factorG,
                         Term.computed("U", "uplift", uplift, null),
+                        gravity,
                         slope)
                 .step(
                         "D_sl",
                         "total weight against sliding",
-                        "({f_W} / {f_G}) · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})",
+                        "({f_W} / {f_G}) · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})" + overG,
                         mass(units, b.slidingKg()),
                         method,
                         factorW,
@@ -299,6 +303,7 @@ final class HoldDownFigures {
                                 job.array().tray().info()),
                         Term.computed("U", "uplift", uplift, null),
                         Term.computed("H", "drag", drag, null),
+                        gravity,
                         slope)
                 .step(
                         "B",

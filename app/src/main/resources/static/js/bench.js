@@ -89,6 +89,8 @@ function parse(html) {
 function swap(html) {
   const fresh = parse(html).getElementById("bench");
   const old = bench();
+  // two answers may come back in the other order; the older one has nothing to say any more
+  if (Number(fresh.dataset.revision) < Number(old.dataset.revision)) return;
   const active = document.activeElement;
   const path = active?.dataset?.path;
   const planFocus = active?.id === "plan";

@@ -40,7 +40,11 @@ class EntryFormTest {
     }
 
     private static Map<String, EntryForm.Input> inputs(Design design) {
-        return EntryForm.of(design, server.bean(CatalogueStore.class), server.bean(CodeTableService.class).tables()).stream()
+        return EntryForm.of(
+                        design,
+                        server.bean(CatalogueStore.class),
+                        server.bean(CodeTableService.class).tables())
+                .stream()
                 .flatMap(s -> s.groups().stream())
                 .flatMap(g -> g.inputs().stream())
                 .collect(Collectors.toMap(EntryForm.Input::path, Function.identity()));
@@ -62,11 +66,21 @@ class EntryFormTest {
             Map<String, EntryForm.Input> inputs = inputs(d);
             List<String> paths = new ArrayList<>();
             leaves(JobWriter.write(d.job()), "$", paths);
-            paths.removeIf(p -> p.equals("$.schema") || p.startsWith("$.roof.outline") || p.matches("\\$\\.(array|electrical)\\.(tray|module|block|inverter)\\..*")
-                    || p.startsWith("$.electrical.run.conductor.") || p.startsWith("$.array.facing."));
+            paths.removeIf(p -> p.equals("$.schema")
+                    || p.startsWith("$.roof.outline")
+                    || p.matches("\\$\\.(array|electrical)\\.(tray|module|block|inverter)\\..*")
+                    || p.startsWith("$.electrical.run.conductor.")
+                    || p.startsWith("$.array.facing."));
             assertThat(paths).hasSizeGreaterThan(35);
             assertThat(inputs.keySet()).as(slug).containsAll(paths);
-            assertThat(inputs).containsKeys("$.array.tray", "$.array.module", "$.array.block", "$.electrical.inverter", "$.electrical.run.conductor", "$.array.facing");
+            assertThat(inputs)
+                    .containsKeys(
+                            "$.array.tray",
+                            "$.array.module",
+                            "$.array.block",
+                            "$.electrical.inverter",
+                            "$.electrical.run.conductor",
+                            "$.array.facing");
         }
     }
 
@@ -79,13 +93,20 @@ class EntryFormTest {
                 if (input.value().isEmpty()) {
                     continue;
                 }
-                Object value = input.kind().equals("json") ? Json.object("{\"v\":" + input.value() + "}").get("v") : input.value();
+                Object value = input.kind().equals("json")
+                        ? Json.object("{\"v\":" + input.value() + "}").get("v")
+                        : input.value();
                 if (value instanceof Map<?, ?> map && map.containsKey("catalogue")) {
                     continue;
                 }
-                var reading = JobReader.read(DocumentPatch.apply(document, List.of(new Change("set", input.path(), value))), true);
-                assertThat(reading.problems()).as(slug + " " + input.path() + " " + input.value()).isEmpty();
-                assertThat(reading.job()).as(slug + " " + input.path() + " " + input.value()).isEqualTo(d.job());
+                var reading = JobReader.read(
+                        DocumentPatch.apply(document, List.of(new Change("set", input.path(), value))), true);
+                assertThat(reading.problems())
+                        .as(slug + " " + input.path() + " " + input.value())
+                        .isEmpty();
+                assertThat(reading.job())
+                        .as(slug + " " + input.path() + " " + input.value())
+                        .isEqualTo(d.job());
             }
         }
     }
@@ -118,7 +139,8 @@ class EntryFormTest {
             for (EntryForm.Option option : input.options()) {
                 boolean none = option.value().isEmpty();
                 Change change = new Change(none ? "remove" : "set", input.path(), option.value());
-                assertThat(JobReader.read(DocumentPatch.apply(document, List.of(change)), true).problems())
+                assertThat(JobReader.read(DocumentPatch.apply(document, List.of(change)), true)
+                                .problems())
                         .as(input.path() + " " + option.value())
                         .isEmpty();
                 tried++;

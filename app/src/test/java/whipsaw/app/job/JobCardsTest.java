@@ -43,7 +43,10 @@ class JobCardsTest {
     }
 
     private JobStore.Listed listed(String slug) {
-        return jobs.list().stream().filter(j -> j.slug().equals(slug)).findFirst().orElseThrow();
+        return jobs.list().stream()
+                .filter(j -> j.slug().equals(slug))
+                .findFirst()
+                .orElseThrow();
     }
 
     private JobService.Shown change(String slug, String op, String path, Object value) {
@@ -53,12 +56,15 @@ class JobCardsTest {
     @Test
     void aCardFollowsTheJob() {
         String slug = demo();
-        assertThat(cards.of(listed(slug)).figures()).containsEntry("modules", "447").containsKey("worst check");
+        assertThat(cards.of(listed(slug)).figures())
+                .containsEntry("modules", "447")
+                .containsKey("worst check");
         change(slug, "set", "$.array.tilt", "5 deg");
         assertThat(cards.of(listed(slug)).figures()).containsEntry("modules", "500");
         // the second time it is the one that was kept
         assertThat(cards.of(listed(slug))).isEqualTo(cards.of(listed(slug)));
-        assertThat(server.bean(JobStore.class).card(slug).orElseThrow().revision()).isEqualTo(2);
+        assertThat(server.bean(JobStore.class).card(slug).orElseThrow().revision())
+                .isEqualTo(2);
     }
 
     @Test
@@ -68,7 +74,8 @@ class JobCardsTest {
         CodeTable friction = tables.tables().table("load_factors");
         String heavier = friction.csv().replace("ASD,0.6,0.6", "ASD,0.6,0.9");
         tables.replace(
-                CodeTable.read(friction.id(), friction.title(), "own", "1", DataStatus.UNCONFIRMED, "", heavier), "Tester");
+                CodeTable.read(friction.id(), friction.title(), "own", "1", DataStatus.UNCONFIRMED, "", heavier),
+                "Tester");
         String after = cards.of(listed(slug)).figures().get("blocks");
         assertThat(Integer.parseInt(after)).isGreaterThan(Integer.parseInt(before));
         tables.withdraw("load_factors", "Tester");
@@ -103,7 +110,9 @@ class JobCardsTest {
         change(slug, "set", "$.roof.height", "20 ft");
         assertThat(jobs.open(slug).revision().number()).isEqualTo(1);
         change(slug, "set", "$.roof.height", "240 in");
-        assertThat(jobs.open(slug).revision().number()).as("what was typed is an input too").isEqualTo(2);
+        assertThat(jobs.open(slug).revision().number())
+                .as("what was typed is an input too")
+                .isEqualTo(2);
     }
 
     @Test
@@ -126,12 +135,15 @@ class JobCardsTest {
         assertThat(JobWriter.write(jobs.open(slug).design().job())).isEqualTo(JobWriter.write(old));
         assertThat(jobs.open(slug).design().checks()).anyMatch(c -> c.id().equals("tables.changed"));
         change(slug, "set", "$.array.tilt", "5 deg");
-        assertThat(jobs.open(slug).design().checks()).as("a change rests on the tables in force").noneMatch(c -> c.id().equals("tables.changed"));
+        assertThat(jobs.open(slug).design().checks())
+                .as("a change rests on the tables in force")
+                .noneMatch(c -> c.id().equals("tables.changed"));
     }
 
     @Test
     void aDocumentOfAnOlderVersionInTheStoreStillChanges() {
-        Map<String, Object> first = new java.util.LinkedHashMap<>(JobWriter.write(JobReader.read(Seeds.demoJob(), false).job()));
+        Map<String, Object> first = new java.util.LinkedHashMap<>(
+                JobWriter.write(JobReader.read(Seeds.demoJob(), false).job()));
         first.put("schema", 1);
         first.put("site", without(first.get("site"), "family", "snowExposure", "snowThermal"));
         Map<String, Object> electrical = without(first.get("electrical"));
@@ -145,7 +157,11 @@ class JobCardsTest {
         first.put("array", array);
         String slug = server.bean(JobStore.class).create("Old", first, "earlier");
         assertThat(jobs.open(slug).design().layout().modules()).hasSize(447);
-        assertThat(change(slug, "set", "$.array.tilt", "5 deg").design().layout().modules()).hasSize(500);
+        assertThat(change(slug, "set", "$.array.tilt", "5 deg")
+                        .design()
+                        .layout()
+                        .modules())
+                .hasSize(500);
         assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 2);
         jobs.goBack(slug, 2, 1);
         assertThat(jobs.open(slug).design().layout().modules()).hasSize(447);

@@ -4,6 +4,9 @@ import com.microsoft.playwright.Page;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.DocumentPatch;
 
 /** Makes the pictures of the main views from the demo job: {@code Shots FOLDER}. */
 public final class Shots {
@@ -43,12 +46,13 @@ public final class Shots {
             page.locator(".entryline.wrong").waitFor();
             save(page, folder, "bench-tape-and-bad-input");
 
-            page.locator("[data-path=\"$.roof.height\"]").fill("20 ft");
-            page.locator("[data-path=\"$.roof.allowance.load\"]").fill("6.5 psf");
-            page.locator("[data-path=\"$.roof.allowance.load\"]").blur();
-            page.locator("#bench[data-revision='3']").waitFor();
-            page.locator("details[data-section=roof] > summary").click();
-            page.locator("#checks button[data-check='roof.bay']").click();
+            JobService jobs = server.bean(JobService.class);
+            Object weak =
+                    Map.of("load", "5.2 psf", "givenBy", "R. Okafor-Lindqvist PE (invented)", "date", "2026-09-14");
+            jobs.change("milepost-hall", 2, List.of(new DocumentPatch.Change("set", "$.roof.allowance", weak)));
+            jobs.name("milepost-hall", 1, "as first sketched");
+            page.navigate(server.address(JOB));
+            page.locator("#checks li.fails button").last().click();
             page.locator("#ways li").first().waitFor();
             save(page, folder, "bench-ways-out");
             shoot(page, server, JOB + "/compare?from=1&to=3", folder, "compare");

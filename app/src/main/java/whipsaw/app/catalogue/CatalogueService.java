@@ -104,7 +104,7 @@ public class CatalogueService {
             String key = body.get("code") + " edition " + body.get("edition");
             if (!String.valueOf(body.get("code")).matches("[a-z0-9][a-z0-9-]{0,58}")) {
                 problems.add("Code: '" + body.getOrDefault("code", "")
-                        + "' is not made of small letters, digits and hyphens, for example acme-500");
+                        + "' is not made of small letters, digits and hyphens, for example yarrowby-500");
             }
             if ("confirmed".equals(body.get("status"))) {
                 problems.add("Status: 'confirmed' is given by a person to code tables; write unconfirmed or invented");

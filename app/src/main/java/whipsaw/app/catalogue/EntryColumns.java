@@ -24,10 +24,10 @@ public final class EntryColumns {
     }
 
     private static final List<Column> INFO = List.of(
-            text("code", "Code, your own short name", "acme-500"),
+            text("code", "Code, your own short name", "yarrowby-500"),
             text("edition", "Edition", "1"),
-            text("maker", "Maker", "Acme"),
-            text("name", "Name as on the datasheet", "A 500 half-cut"),
+            text("maker", "Maker", "Yarrowby"),
+            text("name", "Name as on the datasheet", "YB 500 half-cut"),
             text("source", "Source of the figures", "datasheet of May 2026"),
             text("status", "Status: unconfirmed or invented", "unconfirmed"));
 

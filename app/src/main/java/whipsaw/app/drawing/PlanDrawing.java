@@ -222,10 +222,15 @@ public final class PlanDrawing {
             xs.add(bay.cell().getMinX());
             ys.add(bay.cell().getMinY());
             if (bay.areaM2() > textM * textM) {
+                Envelope roof = plan.outline()
+                        .getFactory()
+                        .toGeometry(bay.cell())
+                        .intersection(plan.outline())
+                        .getEnvelopeInternal();
                 svg.text(
                         "class=\"bayname\" text-anchor=\"end\" font-size=\"" + Svg.u(textM * 0.75) + "\"",
-                        Math.min(bay.cell().getMaxX(), all.getMaxX()) - textM * 0.3,
-                        bay.cell().getMinY() + textM * 0.3,
+                        roof.getMaxX() - textM * 0.3,
+                        roof.getMinY() + textM * 0.3,
                         bay.name());
             }
         }
@@ -278,7 +283,8 @@ public final class PlanDrawing {
         for (ArrayLayout.Module m : layout.modules()) {
             d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
         }
-        svg.path("class=\"modules\"", d.toString());
+        boolean many = layout.modules().size() > MOST_WHILE_DRAGGING;
+        svg.path(many ? "class=\"modules many\"" : "class=\"modules\"", d.toString());
         ridges();
         svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
         String size = Svg.u(layout.depthM() * 0.92);

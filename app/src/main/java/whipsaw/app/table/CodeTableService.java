@@ -146,6 +146,10 @@ public class CodeTableService {
     /** A named person has checked a table against the printed edition. */
     public synchronized void confirm(String id, String who, String against) {
         CodeTable table = tables().table(id);
+        if (table.status() == DataStatus.INVENTED) {
+            throw new StoreException.Taken("table '" + id
+                    + "' is invented: nobody can confirm it; put in the figures of a report of your own instead");
+        }
         String remark = "confirmed by " + who + " on " + LocalDate.now() + " against " + against;
         store.add(
                 change(table.standing(table.source(), table.edition(), DataStatus.CONFIRMED, remark), "confirm", who));

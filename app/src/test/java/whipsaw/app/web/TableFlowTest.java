@@ -151,5 +151,9 @@ class TableFlowTest {
                         .statusCode())
                 .isEqualTo(422);
         assertThat(tables().own("en_flat_roof")).isNull();
+        var invented = server.form(
+                "/tables/net_coefficients_fenmarsh/confirm", Map.of("who", "B. Rowan", "against", "itself"));
+        assertThat(invented.statusCode()).isEqualTo(409);
+        assertThat(invented.body()).contains("nobody can confirm it");
     }
 }

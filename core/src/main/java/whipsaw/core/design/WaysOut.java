@@ -369,8 +369,14 @@ public final class WaysOut {
             places.add(corner(exact(at.x), exact(at.y)));
         }
         String words = "Leave out " + modules.size() + (modules.size() == 1 ? " module" : " modules") + " ("
-                + check.place().words() + ")";
+                + placeWords() + ")";
         return tried("modules", words, set("$.array.removed", places));
+    }
+
+    private String placeWords() {
+        int more = check.place().items().size() - 1;
+        boolean bays = check.place().kind() == Place.Kind.BAYS && more > 0;
+        return check.place().words() + (bays ? " and " + more + " more" : "");
     }
 
     private String exact(double metres) {

@@ -4,16 +4,13 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
-import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
-import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -51,9 +48,6 @@ public final class PlanDrawing {
     public static String forScreen(Design design, List<Integer> changed) {
         return new PlanDrawing(design, false, false, false, changed).draw();
     }
-
-    /** Counts drawn while something is dragged; on a larger roof only those that change. */
-    private static final int MOST_WHILE_DRAGGING = 1500;
 
     /**
      * For the page while something is dragged: without the strings, which nobody reads meanwhile, and
@@ -115,11 +109,15 @@ public final class PlanDrawing {
         zones.shapes();
         bays();
         setback();
-        array();
-        walkways();
+        ArrayLayer array = new ArrayLayer(design, svg, paper, brief, changed);
+        array.modules();
+        array.walkways();
         obstructions();
-        strings();
-        run();
+        CircuitLayer circuits = new CircuitLayer(design, svg, textM);
+        if (!paper && !brief) {
+            circuits.strings();
+        }
+        circuits.run();
         zones.names();
         if (!paper || !changed.isEmpty()) {
             marks();
@@ -262,136 +260,6 @@ public final class PlanDrawing {
         svg.close("g");
     }
 
-    /** Frame coordinates to drawing units, as an SVG matrix. */
-    private String matrix() {
-        ArrayFrame f = layout.frame();
-        return "transform=\"matrix("
-                + Show.number(f.alongX(), 9)
-                + " "
-                + Show.number(-f.alongY(), 9)
-                + " "
-                + Show.number(-f.alongY(), 9)
-                + " "
-                + Show.number(-f.alongX(), 9)
-                + " 0 0)\"";
-    }
-
-    private void array() {
-        svg.open("g", "class=\"layer-array\"").open("g", matrix());
-        String side = "h" + Svg.u(layout.alongM()) + "v" + Svg.u(layout.depthM()) + "h" + Svg.u(-layout.alongM()) + "z";
-        StringBuilder d = new StringBuilder();
-        for (ArrayLayout.Module m : layout.modules()) {
-            d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
-        }
-        boolean many = layout.modules().size() > MOST_WHILE_DRAGGING;
-        svg.path(many ? "class=\"modules many\"" : "class=\"modules\"", d.toString());
-        ridges();
-        svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
-        String size = Svg.u(layout.depthM() * 0.92);
-        svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
-        boolean changedOnly = brief && design.holdDown().positions().size() > MOST_WHILE_DRAGGING;
-        for (HoldDown.Position p : design.holdDown().positions()) {
-            if (changedOnly && !changed.contains(p.index())) {
-                continue;
-            }
-            Coordinate at = layout.frame().plan(p.s(), p.t());
-            String count =
-                    design.holdDown().established() ? String.valueOf(p.ballast().blocksPlaced()) : "?";
-            String words = p.ballast().full() ? count + "!" : count;
-            svg.text(p.ballast().full() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
-        }
-        svg.close("g").close("g");
-        svg.open(
-                "g", "class=\"layer-rows\" font-size=\"" + Svg.u(layout.depthM() * 0.55) + "\" text-anchor=\"middle\"");
-        int row = 0;
-        for (ArrayLayout.Module m : layout.modules()) {
-            if (m.row() != row) {
-                row = m.row();
-                Coordinate at = layout.frame().plan(m.s() - layout.depthM() * 0.5, m.t() + layout.depthM() / 2);
-                svg.text("class=\"rownumber\"", at.x, at.y - layout.depthM() * 0.2, String.valueOf(row));
-            }
-        }
-        svg.close("g");
-    }
-
-    /** Ridge lines of pairs, so that a pair reads as one thing. */
-    private void ridges() {
-        if (layout.pairs() == null) {
-            return;
-        }
-        StringBuilder d = new StringBuilder();
-        double half = layout.pairs().input().ridgeGapM() / 2;
-        for (ArrayLayout.Run run : layout.runs()) {
-            if (!layout.looksBack(run.row())) {
-                double t = layout.modules().get(run.firstIndex()).t() + layout.depthM() + half;
-                d.append('M')
-                        .append(Svg.u(run.from()))
-                        .append(' ')
-                        .append(Svg.u(t))
-                        .append('H')
-                        .append(Svg.u(run.to()));
-            }
-        }
-        svg.path("class=\"ridge\"", d.toString());
-    }
-
-    private void walkways() {
-        svg.open("g", "class=\"layer-walkways\"").open("g", matrix());
-        for (int after : layout.walkwaysAfter()) {
-            double[] band = band(after);
-            if (band != null) {
-                String handle = paper
-                        ? ""
-                        : " tabindex=\"0\" role=\"button\" data-walkway=\""
-                                + after
-                                + "\" aria-label=\"Walkway behind row "
-                                + after
-                                + ". Arrow up and down move it by a row.\"";
-                svg.path(
-                        "class=\"walkway\"" + handle,
-                        "M"
-                                + Svg.u(band[0])
-                                + " "
-                                + Svg.u(band[2])
-                                + "H"
-                                + Svg.u(band[1])
-                                + "V"
-                                + Svg.u(band[3])
-                                + "H"
-                                + Svg.u(band[0])
-                                + "z");
-            }
-        }
-        svg.close("g").close("g");
-    }
-
-    /**
-     * Extent of the walkway behind a row: s from and to, t from and to; null when a side has no
-     * modules.
-     */
-    private double[] band(int after) {
-        return band(layout, after);
-    }
-
-    static double[] band(ArrayLayout layout, int after) {
-        double from = Double.POSITIVE_INFINITY;
-        double to = Double.NEGATIVE_INFINITY;
-        double low = Double.NaN;
-        double high = Double.NaN;
-        for (ArrayLayout.Module m : layout.modules()) {
-            if (m.row() == after) {
-                low = m.t() + layout.depthM();
-            } else if (m.row() == after + 1) {
-                high = m.t();
-            } else {
-                continue;
-            }
-            from = Math.min(from, m.s());
-            to = Math.max(to, m.s() + layout.alongM());
-        }
-        return Double.isNaN(low) || Double.isNaN(high) ? null : new double[] {from, to, low, high};
-    }
-
     private void obstructions() {
         svg.open("g", "class=\"layer-obstructions\"");
         for (Job.Obstruction o : design.job().roof().obstructions()) {
@@ -444,55 +312,6 @@ public final class PlanDrawing {
                 + Svg.u(h)
                 + (round > 0 ? "\" rx=\"" + Svg.u(round) : "")
                 + "\"/>");
-    }
-
-    private void strings() {
-        if (paper || brief) {
-            return;
-        }
-        svg.open("g", "class=\"layer-strings\"");
-        for (Circuits.PvString s : design.circuits().strings()) {
-            StringBuilder d = new StringBuilder();
-            Coordinate first = null;
-            for (int i : s.modules()) {
-                ArrayLayout.Module m = layout.modules().get(i);
-                Coordinate at = layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
-                d.append(first == null ? 'M' : 'L').append(Svg.point(at));
-                first = first == null ? at : first;
-            }
-            svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
-            svg.text(
-                    "class=\"stringname\" text-anchor=\"middle\" font-size=\"" + Svg.u(layout.depthM() * 0.42) + "\"",
-                    first.x,
-                    first.y - layout.depthM() * 0.02,
-                    s.name());
-        }
-        svg.close("g");
-    }
-
-    private void run() {
-        svg.open("g", "class=\"layer-run\"");
-        List<Coordinate> points = new ArrayList<>();
-        for (Job.Corner c : design.job().electrical().run().points()) {
-            points.add(new Coordinate(c.x().si(), c.y().si()));
-        }
-        StringBuilder d = new StringBuilder();
-        points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
-        svg.path("class=\"acrun\"", d.toString());
-        double half = textM * 0.6;
-        Coordinate from = points.get(0);
-        rect("inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
-        String label = "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
-        svg.text(label, from.x, from.y - half - textM * 0.75, "inverters");
-        Coordinate to = points.get(points.size() - 1);
-        svg.raw("<circle class=\"connection\" cx=\""
-                + Svg.u(to.x)
-                + "\" cy=\""
-                + Svg.u(-to.y)
-                + "\" r=\""
-                + Svg.u(half * 0.7)
-                + "\"/>");
-        svg.close("g");
     }
 
     /**

@@ -94,7 +94,7 @@ final class ZoneLayer {
             return done;
         }
         for (int after : layout.walkwaysAfter()) {
-            double[] band = PlanDrawing.band(layout, after);
+            double[] band = ArrayLayer.band(layout, after);
             if (band == null) {
                 continue;
             }

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
-import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
@@ -15,16 +14,13 @@ import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
-import whipsaw.core.units.UnitSystem;
 
 /**
  * The entry side of the page: every input of a job with its path, what was typed, its unit and the
  * value in the other system.
  */
-public final class EntryForm {
+public final class EntryForm extends EntryFields {
     private static final String MISSING = "missing: what follows from it is not established";
-    private static final List<String> YES_NO = List.of("true", "false");
-
     /**
      * One input.
      *
@@ -59,18 +55,11 @@ public final class EntryForm {
     /** A part of the form that opens and closes. */
     public record Section(String id, String title, boolean open, List<Group> groups) {}
 
-    private final Job job;
-    private final Design design;
-    private final CatalogueStore catalogue;
     private final CodeTables tables;
-    private final UnitSystem units;
 
     private EntryForm(Design design, CatalogueStore catalogue, CodeTables tables) {
+        super(design, catalogue);
         this.tables = tables;
-        this.design = design;
-        this.job = design.job();
-        this.catalogue = catalogue;
-        this.units = job.project().units();
     }
 
     public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
@@ -87,82 +76,6 @@ public final class EntryForm {
     /** The tape survey as called out, or empty when the outline was drawn. */
     public static String tape(Job job) {
         return job.roof().outline() instanceof Job.Taped taped ? TapeText.write(taped) : "";
-    }
-
-    private Input text(String path, String label, String value) {
-        return new Input(path, label, value, "", "", List.of(), "text", false);
-    }
-
-    private Input number(String path, String label, double value, String unit) {
-        return new Input(path, label, Show.number(value, 4), unit, "", List.of(), "text", false);
-    }
-
-    private Input measure(String path, String label, Dimension dimension, Measure m) {
-        return measure(path, label, dimension, m, "");
-    }
-
-    private Input measure(String path, String label, Dimension dimension, Measure m, String absent) {
-        String hint = absent;
-        if (m != null) {
-            hint = dimension.twoSystems() ? Show.both(units, dimension, m.si()) : Show.in(units, dimension, m.si());
-        }
-        return new Input(
-                path,
-                label,
-                m == null ? "" : m.typed(),
-                dimension.unit(units).symbol(),
-                hint,
-                List.of(),
-                "text",
-                m != null && m.assumed());
-    }
-
-    private Input choice(String path, String label, String value, List<String> options) {
-        return new Input(
-                path,
-                label,
-                value,
-                "",
-                "",
-                options.stream().map(o -> new Option(o, o)).toList(),
-                "choice",
-                false);
-    }
-
-    private Input json(String path, String label, Object value, List<Option> options) {
-        return new Input(path, label, Json.write(value), "", "", options, "json", false);
-    }
-
-    private Input yesNo(String path, String label, boolean value) {
-        return json(
-                path,
-                label,
-                value,
-                YES_NO.stream()
-                        .map(v -> new Option(v, v.equals("true") ? "yes" : "no"))
-                        .toList());
-    }
-
-    private Input part(String path, String label, String kind, CatalogueInfo info) {
-        List<Option> options = new ArrayList<>();
-        String value = reference(kind, info.code());
-        for (CatalogueStore.Entry e : catalogue.ofKind(kind)) {
-            options.add(new Option(reference(kind, e.code()), e.name()));
-        }
-        if (options.stream().noneMatch(o -> o.value().equals(value))) {
-            options.add(0, new Option(value, info.maker() + " " + info.name()));
-        }
-        String hint = "this job's copy, edition " + info.edition() + ", "
-                + info.status().words();
-        return new Input(path, label, value, "", hint, options, "json", false);
-    }
-
-    private static String reference(String kind, String code) {
-        return Json.write(Map.of("catalogue", kind + "/" + code));
-    }
-
-    private Group plain(String title, Input... inputs) {
-        return new Group(title, "", "", List.of(inputs));
     }
 
     private List<Group> project() {

@@ -132,7 +132,7 @@ class KillTest {
             int before = acknowledged.size();
             Thread editor = new Thread(() -> edit(number, from, acknowledged));
             editor.start();
-            while (acknowledged.size() < before + 8 + 3 * round) {
+            while (acknowledged.size() < before + 8 + 3 * round && editor.isAlive()) {
                 TimeUnit.MILLISECONDS.sleep(7);
             }
             server.destroyForcibly().waitFor();

@@ -7,20 +7,17 @@ import whipsaw.core.array.PairSpacing;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
-import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
-import whipsaw.core.run.ConductorSizing;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
-import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
-/** Every check of a design. */
+/** Every check of a design; those of the circuits are in {@link CircuitChecks}. */
 final class DesignChecks {
     private final Design design;
     private final Job job;
@@ -43,9 +40,7 @@ final class DesignChecks {
         all.siteGiven();
         all.ballast();
         all.roofLoad();
-        all.strings();
-        all.inverters();
-        all.run();
+        all.checks.addAll(CircuitChecks.of(design));
         return all.checks;
     }
 
@@ -333,168 +328,5 @@ final class DesignChecks {
                 figure,
                 text(Dimension.LOAD, load.loadPa() - allowance)
                         + " too much: fewer modules here, lower tilt or attachments");
-    }
-
-    private void strings() {
-        Circuits circuits = design.circuits();
-        var limits = circuits.limits();
-        if (!limits.feasible()) {
-            checks.add(Check.stated(
-                    "strings.limits",
-                    "A legal string exists",
-                    "at least " + limits.shortest() + " modules",
-                    "at most " + limits.longest() + " modules",
-                    Verdict.FAILS,
-                    "NEC 690.7(A)",
-                    "strings.longest",
-                    "module and inverter do not go together at these temperatures"));
-            return;
-        }
-        if (!circuits.strings().isEmpty()) {
-            double cold = limits.coldVoltageV(circuits.longestUsed());
-            checks.add(Check.compare(
-                    "strings.cold",
-                    "Coldest open-circuit voltage",
-                    text(Dimension.VOLTAGE, cold),
-                    text(Dimension.VOLTAGE, limits.limitV()),
-                    cold / limits.limitV(),
-                    Place.of(circuits.longestUsed() + " in a string"),
-                    "NEC 690.7(A)",
-                    "strings.longest",
-                    "shorten the strings"));
-            double hot = limits.hotVoltageV(circuits.shortestUsed());
-            double lowest = limits.input().trackerLowestV();
-            checks.add(Check.compare(
-                    "strings.hot",
-                    "Hottest working voltage stays in the window",
-                    text(Dimension.VOLTAGE, lowest) + " needed",
-                    text(Dimension.VOLTAGE, hot),
-                    lowest / hot,
-                    Place.of(circuits.shortestUsed() + " in a string"),
-                    "tracking window of the inverter",
-                    "strings.shortest",
-                    "lengthen the shortest string"));
-        }
-        int left = circuits.leftOut().size();
-        if (left > 0) {
-            checks.add(new Check(
-                    "strings.left",
-                    "Every module is in a string",
-                    left + (left == 1 ? " module" : " modules") + " left out",
-                    "0",
-                    Double.NaN,
-                    Verdict.CLOSE,
-                    new Place(left + (left == 1 ? " module" : " modules"), Place.Kind.MODULES, circuits.leftOut()),
-                    "string lengths " + limits.shortest() + " to " + limits.longest(),
-                    "strings.longest",
-                    "they stay on the roof without a circuit: take them out or add modules"));
-        }
-    }
-
-    private void inverters() {
-        Circuits c = design.circuits();
-        double most = job.electrical().dcAcMost();
-        if (c.inverters() == 0) {
-            if (!c.strings().isEmpty() || !design.layout().modules().isEmpty()) {
-                checks.add(Check.stated(
-                        "inverters.share",
-                        "Strings shared over inverters",
-                        "no share found",
-                        "at most " + Show.number(most, 2) + " DC to AC",
-                        Verdict.FAILS,
-                        "trackers and DC to AC limit",
-                        "strings.longest",
-                        "raise the DC to AC limit or take a larger inverter"));
-            }
-            return;
-        }
-        checks.add(Check.compare(
-                "inverters.ratio",
-                "DC to AC of the fullest inverter",
-                Show.number(c.worstRatio(), 3),
-                Show.number(most, 3),
-                c.worstRatio() / most,
-                null,
-                "limit set in the job",
-                "total.ratio",
-                "add an inverter"));
-        double short_ = c.mostParallel() * job.array().module().isc().si();
-        double limit = job.electrical().inverter().trackerShortCircuit().si();
-        checks.add(Check.compare(
-                "inverters.short-circuit",
-                "Short-circuit current of a tracker",
-                text(Dimension.CURRENT, 1.25 * short_),
-                text(Dimension.CURRENT, limit),
-                1.25 * short_ / limit,
-                Place.of(c.mostParallel() + " strings in parallel"),
-                "NEC 690.8(A)(1), maker's limit",
-                "strings.current",
-                "put fewer strings on a tracker"));
-        double backFeed =
-                1.25 * (c.mostParallel() - 1) * job.array().module().isc().si();
-        double fuse = job.array().module().largestFuse().si();
-        if (Limits.above(backFeed, fuse) || c.mostParallel() > 2) {
-            checks.add(Check.stated(
-                    "strings.fuse",
-                    "String fuses",
-                    text(Dimension.CURRENT, backFeed) + " can feed back",
-                    text(Dimension.CURRENT, fuse),
-                    Verdict.NEEDS_ENGINEER,
-                    "NEC 690.9(A)",
-                    "strings.current",
-                    "strings in parallel need fuses, which are not designed yet"));
-        }
-    }
-
-    private void run() {
-        ConductorSizing sizing = design.run().sizing();
-        if (sizing == null) {
-            return;
-        }
-        if (job.site().code() instanceof Job.EnSite) {
-            checks.add(Check.stated(
-                    "run.code",
-                    "AC run sized by the code of the place",
-                    "sized by NEC tables",
-                    "IEC 60364-5-52",
-                    Verdict.NEEDS_ENGINEER,
-                    "IEC 60364 sizing is not computed",
-                    "run.size",
-                    "sizes and device are for orientation only: a licensed electrician sizes the run"));
-        }
-        if (!sizing.feasible()) {
-            checks.add(Check.stated(
-                    "run.size",
-                    "AC run",
-                    text(Dimension.CURRENT, sizing.requiredA()),
-                    "8 sets of 600 kcmil",
-                    Verdict.FAILS,
-                    "NEC 240.4, 310.15, 705.28",
-                    "run.size",
-                    "no conductor carries it within the drop: shorten the run, allow more drop or take more feeders"));
-            return;
-        }
-        checks.add(Check.compare(
-                "run.ampacity",
-                "AC run carries its current",
-                text(Dimension.CURRENT, sizing.requiredA()),
-                text(Dimension.CURRENT, sizing.chosen().ampacity().terminalA()),
-                sizing.requiredA() / sizing.chosen().ampacity().terminalA(),
-                null,
-                "NEC 705.28(B), 110.14(C)",
-                "run.size",
-                ""));
-        double drop = sizing.chosen().drop().dropPct();
-        double limit = sizing.input().dropLimitPct();
-        checks.add(Check.compare(
-                "run.drop",
-                "Voltage drop of the AC run",
-                Show.number(drop, 2) + " %",
-                Show.number(limit, 2) + " %",
-                drop / limit,
-                null,
-                "limit set in the job",
-                "run.drop",
-                ""));
     }
 }

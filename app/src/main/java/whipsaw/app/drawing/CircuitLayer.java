@@ -1,0 +1,70 @@
+package whipsaw.app.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+
+/** Strings as they are laid, and the AC run with its ends. */
+final class CircuitLayer {
+    private final Design design;
+    private final ArrayLayout layout;
+    private final Svg svg;
+    private final double textM;
+
+    CircuitLayer(Design design, Svg svg, double textM) {
+        this.design = design;
+        this.layout = design.layout();
+        this.svg = svg;
+        this.textM = textM;
+    }
+
+    void strings() {
+        svg.open("g", "class=\"layer-strings\"");
+        for (Circuits.PvString s : design.circuits().strings()) {
+            StringBuilder d = new StringBuilder();
+            Coordinate first = null;
+            for (int i : s.modules()) {
+                ArrayLayout.Module m = layout.modules().get(i);
+                Coordinate at = layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
+                d.append(first == null ? 'M' : 'L').append(Svg.point(at));
+                first = first == null ? at : first;
+            }
+            svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
+            svg.text(
+                    "class=\"stringname\" text-anchor=\"middle\" font-size=\"" + Svg.u(layout.depthM() * 0.42) + "\"",
+                    first.x,
+                    first.y - layout.depthM() * 0.02,
+                    s.name());
+        }
+        svg.close("g");
+    }
+
+    void run() {
+        svg.open("g", "class=\"layer-run\"");
+        List<Coordinate> points = new ArrayList<>();
+        for (Job.Corner c : design.job().electrical().run().points()) {
+            points.add(new Coordinate(c.x().si(), c.y().si()));
+        }
+        StringBuilder d = new StringBuilder();
+        points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
+        svg.path("class=\"acrun\"", d.toString());
+        double half = textM * 0.6;
+        Coordinate from = points.get(0);
+        PlanDrawing.rect(svg, "inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
+        String label = "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
+        svg.text(label, from.x, from.y - half - textM * 0.75, "inverters");
+        Coordinate to = points.get(points.size() - 1);
+        svg.raw("<circle class=\"connection\" cx=\""
+                + Svg.u(to.x)
+                + "\" cy=\""
+                + Svg.u(-to.y)
+                + "\" r=\""
+                + Svg.u(half * 0.7)
+                + "\"/>");
+        svg.close("g");
+    }
+}

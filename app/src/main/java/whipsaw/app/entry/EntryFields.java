@@ -1,0 +1,107 @@
+package whipsaw.app.entry;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.Json;
+import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** How the fields of the entry form are made: text, number, dimension, choice and part of the catalogue. */
+abstract class EntryFields {
+    private static final List<String> YES_NO = List.of("true", "false");
+
+    final Job job;
+    final Design design;
+    final UnitSystem units;
+    private final CatalogueStore catalogue;
+
+    EntryFields(Design design, CatalogueStore catalogue) {
+        this.design = design;
+        this.job = design.job();
+        this.units = job.project().units();
+        this.catalogue = catalogue;
+    }
+
+    final EntryForm.Input text(String path, String label, String value) {
+        return new EntryForm.Input(path, label, value, "", "", List.of(), "text", false);
+    }
+
+    final EntryForm.Input number(String path, String label, double value, String unit) {
+        return new EntryForm.Input(path, label, Show.number(value, 4), unit, "", List.of(), "text", false);
+    }
+
+    final EntryForm.Input measure(String path, String label, Dimension dimension, Measure m) {
+        return measure(path, label, dimension, m, "");
+    }
+
+    final EntryForm.Input measure(String path, String label, Dimension dimension, Measure m, String absent) {
+        String hint = absent;
+        if (m != null) {
+            hint = dimension.twoSystems() ? Show.both(units, dimension, m.si()) : Show.in(units, dimension, m.si());
+        }
+        return new EntryForm.Input(
+                path,
+                label,
+                m == null ? "" : m.typed(),
+                dimension.unit(units).symbol(),
+                hint,
+                List.of(),
+                "text",
+                m != null && m.assumed());
+    }
+
+    final EntryForm.Input choice(String path, String label, String value, List<String> options) {
+        return new EntryForm.Input(
+                path,
+                label,
+                value,
+                "",
+                "",
+                options.stream().map(o -> new EntryForm.Option(o, o)).toList(),
+                "choice",
+                false);
+    }
+
+    final EntryForm.Input json(String path, String label, Object value, List<EntryForm.Option> options) {
+        return new EntryForm.Input(path, label, Json.write(value), "", "", options, "json", false);
+    }
+
+    final EntryForm.Input yesNo(String path, String label, boolean value) {
+        return json(
+                path,
+                label,
+                value,
+                YES_NO.stream()
+                        .map(v -> new EntryForm.Option(v, v.equals("true") ? "yes" : "no"))
+                        .toList());
+    }
+
+    final EntryForm.Input part(String path, String label, String kind, CatalogueInfo info) {
+        List<EntryForm.Option> options = new ArrayList<>();
+        String value = reference(kind, info.code());
+        for (CatalogueStore.Entry e : catalogue.ofKind(kind)) {
+            options.add(new EntryForm.Option(reference(kind, e.code()), e.name()));
+        }
+        if (options.stream().noneMatch(o -> o.value().equals(value))) {
+            options.add(0, new EntryForm.Option(value, info.maker() + " " + info.name()));
+        }
+        String hint = "this job's copy, edition " + info.edition() + ", "
+                + info.status().words();
+        return new EntryForm.Input(path, label, value, "", hint, options, "json", false);
+    }
+
+    static String reference(String kind, String code) {
+        return Json.write(Map.of("catalogue", kind + "/" + code));
+    }
+
+    final EntryForm.Group plain(String title, EntryForm.Input... inputs) {
+        return new EntryForm.Group(title, "", "", List.of(inputs));
+    }
+}

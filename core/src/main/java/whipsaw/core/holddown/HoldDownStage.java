@@ -73,7 +73,8 @@ public final class HoldDownStage {
     private boolean tooNear(Coordinate[] corners) {
         for (RoofPlan.Edge edge : plan.edges()) {
             double needed = TiltedArray.clearNeededM(layout.highEdgeM(), edge.parapetHeightM());
-            if (Limits.above(needed, EdgeDistance.toEdge(corners, edge))) {
+            if (EdgeDistance.within(corners, edge, needed)
+                    && Limits.above(needed, EdgeDistance.toEdge(corners, edge))) {
                 return true;
             }
         }

@@ -29,7 +29,8 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) 
                 return "3";
             }
         }
-        return RectangleZones.zone(EdgeDistance.toNearest(panel, plan), Double.POSITIVE_INFINITY, widthM);
+        boolean near = plan.edges().stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM));
+        return RectangleZones.zone(near ? 0 : Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, widthM);
     }
 
     @Override

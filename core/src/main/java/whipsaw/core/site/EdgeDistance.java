@@ -2,6 +2,7 @@ package whipsaw.core.site;
 
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Limits;
 
 /** Distances of a panel that lies on the roof from the roof's edges and from their lines. */
 public final class EdgeDistance {
@@ -19,6 +20,11 @@ public final class EdgeDistance {
         return least <= 0 && most >= 0 ? 0 : Math.min(Math.abs(least), Math.abs(most));
     }
 
+    /** Whether a panel is within a distance of an edge; most panels of a large roof are told apart by the edge's line alone. */
+    public static boolean within(Coordinate[] panel, RoofPlan.Edge edge, double distanceM) {
+        return !Limits.above(toLine(panel, edge), distanceM) && !Limits.above(toEdge(panel, edge), distanceM);
+    }
+
     /** Distance of a panel from the nearest edge. */
     public static double toNearest(Coordinate[] panel, RoofPlan plan) {
         double least = Double.POSITIVE_INFINITY;
@@ -34,19 +40,22 @@ public final class EdgeDistance {
         for (int i = 0; i < panel.length; i++) {
             Coordinate a = panel[i];
             Coordinate b = panel[(i + 1) % panel.length];
-            least = Math.min(least, toSegment(a, edge.from(), edge.to()));
-            least = Math.min(least, toSegment(edge.from(), a, b));
-            least = Math.min(least, toSegment(edge.to(), a, b));
+            least = Math.min(least, squareToSegment(a, edge.from(), edge.to()));
+            least = Math.min(least, squareToSegment(edge.from(), a, b));
+            least = Math.min(least, squareToSegment(edge.to(), a, b));
         }
-        return least;
+        return Math.sqrt(least);
     }
 
-    private static double toSegment(Coordinate p, Coordinate a, Coordinate b) {
+    /** Square of a distance: thousands are compared before one root is taken. */
+    private static double squareToSegment(Coordinate p, Coordinate a, Coordinate b) {
         double dx = b.x - a.x;
         double dy = b.y - a.y;
         double square = dx * dx + dy * dy;
         double t = square == 0 ? 0 : ((p.x - a.x) * dx + (p.y - a.y) * dy) / square;
         double part = Math.min(1, Math.max(0, t));
-        return Math.hypot(p.x - a.x - part * dx, p.y - a.y - part * dy);
+        double x = p.x - a.x - part * dx;
+        double y = p.y - a.y - part * dy;
+        return x * x + y * y;
     }
 }

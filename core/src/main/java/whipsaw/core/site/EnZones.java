@@ -55,12 +55,13 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
     public String zone(Coordinate[] panel) {
         int worst = 0;
         for (Windward side : sides) {
-            double x = EdgeDistance.toEdge(panel, side.edge());
-            if (Limits.atMost(x, side.e() / 10)) {
+            if (!EdgeDistance.within(panel, side.edge(), side.e() / 2)) {
+                continue;
+            }
+            worst = Math.max(worst, 1);
+            if (EdgeDistance.within(panel, side.edge(), side.e() / 10)) {
                 boolean corner = near(panel, side.before(), side.e()) || near(panel, side.after(), side.e());
                 worst = Math.max(worst, corner ? 3 : 2);
-            } else if (Limits.atMost(x, side.e() / 2)) {
-                worst = Math.max(worst, 1);
             }
         }
         return NAMES.get(worst);

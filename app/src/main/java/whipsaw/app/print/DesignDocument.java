@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import whipsaw.app.Product;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
@@ -23,6 +24,7 @@ public final class DesignDocument {
     public static Map<String, Object> of(Design design, CodeTables tables) {
         Figures figures = new Figures(design, tables);
         Map<String, Object> doc = new LinkedHashMap<>();
+        doc.put("writtenBy", Product.words());
         doc.put("schema", 1);
         doc.put("totals", totals(design));
         doc.put("checks", design.checks().stream().map(DesignDocument::check).toList());

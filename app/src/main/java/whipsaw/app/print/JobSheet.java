@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import whipsaw.app.Product;
 import whipsaw.app.drawing.PaperScale;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.store.Revision;
@@ -48,6 +49,11 @@ public record JobSheet(
      * @param counts blocks from the left, gaps between runs as a bar
      */
     public record Row(int number, String counts, int modules, String blocks, String mass) {}
+
+    /** Product and version, for the foot of the sheet. */
+    public String writtenBy() {
+        return Product.words();
+    }
 
     /** A named figure. */
     public record Fact(String name, String value) {}

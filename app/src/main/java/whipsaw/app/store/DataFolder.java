@@ -29,6 +29,7 @@ import java.util.stream.Stream;
 public final class DataFolder {
     private static final String DATABASE = "whipsaw.db";
     private static final int KEPT_COPIES = 7;
+    private static final int LONGEST_FAULT = 160;
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final Path folder;
@@ -110,7 +111,7 @@ public final class DataFolder {
         if (faults.isEmpty()) {
             return;
         }
-        StringBuilder words = new StringBuilder("The database " + database() + " is damaged: " + faults.get(0)
+        StringBuilder words = new StringBuilder("The database " + database() + " is damaged: " + brief(faults.get(0))
                 + "\nNothing has been changed. To go on:\n");
         List<Path> sound =
                 copiesNewestFirst().stream().filter(c -> faults(c).isEmpty()).toList();
@@ -126,6 +127,12 @@ public final class DataFolder {
         words.append(
                 "\n    (the damaged file is kept beside it)\n  - or start with an empty folder:  ./whipsaw serve --data NEW-FOLDER");
         throw new Trouble(words.toString());
+    }
+
+    /** The first words of a long report. */
+    private static String brief(String fault) {
+        String line = fault.replace("*** in database main ***", "").strip().replaceAll("\\s*\\R\\s*", "; ");
+        return line.length() > LONGEST_FAULT ? line.substring(0, LONGEST_FAULT) + "…" : line;
     }
 
     private List<Path> copiesNewestFirst() {

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import whipsaw.app.Product;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.BallastCsv;
 import whipsaw.app.print.DesignDocument;
@@ -23,13 +24,11 @@ public class SheetController {
     private final JobService jobs;
     private final CodeTableService tables;
     private final SheetPdf pdf;
-    private final Version version;
 
-    public SheetController(JobService jobs, CodeTableService tables, SheetPdf pdf, Version version) {
+    public SheetController(JobService jobs, CodeTableService tables, SheetPdf pdf) {
         this.jobs = jobs;
         this.tables = tables;
         this.pdf = pdf;
-        this.version = version;
     }
 
     private JobSheet sheet(String slug, boolean ownStyle) {
@@ -59,7 +58,7 @@ public class SheetController {
     @GetMapping("/jobs/{slug}/job.json")
     public ResponseEntity<byte[]> job(@PathVariable String slug) {
         Map<String, Object> document = new LinkedHashMap<>();
-        document.put("writtenBy", "Whipsaw " + version.number());
+        document.put("writtenBy", Product.words());
         document.putAll(JobWriter.write(jobs.open(slug).design().job()));
         String json = Json.pretty(document);
         return Download.of(slug + ".whipsaw.json", MediaType.APPLICATION_JSON, json);

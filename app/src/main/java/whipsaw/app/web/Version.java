@@ -1,8 +1,12 @@
 package whipsaw.app.web;
 
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import whipsaw.app.Product;
 
-/** The version of the product, on pages and in files. */
+/** The version of the product, for the pages. */
 @Component("version")
-public record Version(@Value("${whipsaw.version}") String number) {}
+public class Version {
+    public String number() {
+        return Product.VERSION;
+    }
+}

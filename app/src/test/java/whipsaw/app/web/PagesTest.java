@@ -91,7 +91,12 @@ class PagesTest {
                 .contains("Milepost Hall", "not for construction", "rapid shutdown", "Fire classification")
                 .contains("unconfirmed", "invented", "ASSUMED, to be confirmed: Ground elevation 900 ft")
                 .contains(
-                        "R. Okafor-Lindqvist", "Scale 1 : ", "Blocks a position takes, position", "ASCE 7-16", "zone 3")
+                        "R. Okafor-Lindqvist",
+                        "Scale 1 : ",
+                        "Blocks a position takes, position",
+                        "ASCE 7-16",
+                        "zone 3",
+                        "Whipsaw 0.")
                 .doesNotContain("Place[")
                 .contains(String.valueOf(shown.design().holdDown().blocks()));
         int rows = sheet.rows().stream()

@@ -221,6 +221,7 @@ class SecurityTest {
         assertThat(version()).matches("[0-9]+\\.[0-9]+\\.[0-9]+.*");
         assertThat(server.get("/").body()).contains("Whipsaw <span>" + version());
         assertThat(server.get(JOB).body()).contains(version());
+        assertThat(server.get(JOB + "/design.json").body()).contains("\"writtenBy\" : \"Whipsaw " + version());
         assertThat(server.get(JOB + "/job.json").body()).contains("\"writtenBy\" : \"Whipsaw " + version());
     }
 }

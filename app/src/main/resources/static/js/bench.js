@@ -49,6 +49,15 @@ async function change(changes, field = null, base = Number(bench().dataset.revis
     ]);
     return false;
   }
+  const tray = changes.length === 1 && changes[0].path === "$.array.tray";
+  if (tray && told.problems.every((p) => p.path === "$.array.gap")) {
+    // the gap chosen belongs to the other tray system; its place in the form offers no way to change it first
+    showBanner(told.problems.map((p) => `${p.message}.`), [
+      ["Take the tray system with its own smallest gap", () => change([...changes, { op: "remove", path: "$.array.gap" }], field)],
+      ["Leave everything as it was", () => location.reload()],
+    ]);
+    return false;
+  }
   showProblems(told.problems, field);
   return false;
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -180,5 +181,20 @@ class JobListFlowTest {
         assertThat(line.locator(".hint")).isHidden();
         field("$.roof.height").focus();
         assertThat(line.locator(".hint")).isVisible();
+    }
+
+    @Test
+    void anotherTraySystemThatLacksTheGapIsTakenWithItsOwn() {
+        String slug = server.bean(JobService.class).duplicate("ashwell-row-primary-school", "Other tray");
+        page.navigate(server.address("/jobs/" + slug));
+        field("$.array.tray").selectOption(new SelectOption().setLabel("Lowtide T3 one-way tray"));
+        assertThat(page.locator("#banner")).containsText("'250 mm' is no setting of the tray system T3 one-way tray");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "1");
+        page.locator("#banner button").first().click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(page.locator(".section")).containsText("row to row");
+        assertThat(page.locator("#banner")).isHidden();
+        page.locator("#undo").click();
+        assertThat(page.locator(".section")).containsText("pair to pair");
     }
 }

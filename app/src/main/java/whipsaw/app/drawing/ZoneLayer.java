@@ -17,6 +17,8 @@ import whipsaw.core.units.Show;
 
 /** Wind zones: a hatch that is denser the more severe the zone, and its name where it hides no count. */
 final class ZoneLayer {
+    private static final int SAMPLES = 24;
+
     private final Design design;
     private final RoofPlan plan;
     private final ArrayLayout layout;
@@ -130,8 +132,6 @@ final class ZoneLayer {
         }
         flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, "zone " + area.name());
     }
-
-    private static final int SAMPLES = 24;
 
     /** Room for a name: its half width counts along the sheet, its half height across. */
     private double clearM(Coordinate at) {

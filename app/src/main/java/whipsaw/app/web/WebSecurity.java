@@ -3,6 +3,8 @@ package whipsaw.app.web;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.authentication.AuthenticationManager;
@@ -39,11 +41,11 @@ public class WebSecurity {
     private static void refuse(HttpServletResponse response) throws IOException {
         response.setStatus(HttpServletResponse.SC_FORBIDDEN);
         response.setContentType("application/json");
-        String body = Json.write(java.util.Map.of(
+        String body = Json.write(Map.of(
                 "title",
                 "Not taken",
                 "problems",
-                java.util.List.of(java.util.Map.of("path", "", "label", "", "value", "", "message", STALE))));
+                List.of(Map.of("path", "", "label", "", "value", "", "message", STALE))));
         response.getOutputStream().write(body.getBytes(StandardCharsets.UTF_8));
     }
 

@@ -241,7 +241,6 @@ final class DesignChecks {
                 .filter(p -> p.ballast().full())
                 .map(HoldDown.Position::index)
                 .toList();
-        String combination = worst.ballast().hold().factors().combination();
         long full = design.holdDown().fullPositions();
         int missing = design.holdDown().missingBlocks();
         checks.add(Check.compare(
@@ -255,8 +254,7 @@ final class DesignChecks {
                         "position " + worst.number(),
                         Place.Kind.POSITIONS,
                         over.isEmpty() ? List.of(worst.index()) : over),
-                (design.holdDown().method().equals("ASD") ? "ASCE 7-16 2.4.1, " : "EN 1990 Table A1.2(A), ")
-                        + combination,
+                worst.ballast().hold().factors().words(),
                 "ballast/" + worst.number(),
                 full
                         + (full == 1 ? " position lacks " : " positions lack ")

@@ -199,8 +199,7 @@ final class HoldDownFigures {
         Ballast b = position.ballast();
         Job job = design.job();
         UnitSystem units = job.project().units();
-        String method = (design.holdDown().method().equals("ASD") ? "ASCE 7-16 2.4.1, " : "EN 1990 Table A1.2(A) EQU, ")
-                + b.hold().factors().combination();
+        String method = b.hold().factors().words();
         String blocks = b.blocksNeeded()
                 + (b.blocksNeeded() == 1 ? " block" : " blocks")
                 + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");

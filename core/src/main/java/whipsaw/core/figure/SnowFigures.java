@@ -84,12 +84,14 @@ final class SnowFigures {
                 Origin.TABLE,
                 tables.snow().table());
         Term flat = Term.computed("p_f", "flat-roof snow", psf(snow.flatPa()), null);
+        Term limit = data(tables, "p_low", "limit of low snow", "low_snow_limit_psf", " psf");
         w.step(
                         "p_f",
                         "flat-roof snow",
-                        "0.7 · {C_e} · {C_t} · {I_s} · {p_g}",
+                        "{k} · {C_e} · {C_t} · {I_s} · {p_g}",
                         psf(snow.flatPa()),
                         "ASCE 7-16 Eq. 7.3-1",
+                        data(tables, "k", "flat-roof factor", "flat_factor", ""),
                         Term.given("C_e", "exposure factor", significant(site.snowExposure(), 3), null),
                         Term.given("C_t", "thermal factor", significant(site.snowThermal(), 3), null),
                         importance,
@@ -97,18 +99,22 @@ final class SnowFigures {
                 .step(
                         "p_m",
                         "minimum for low slopes, a case of its own",
-                        "{I_s} · min({p_g}, 20 psf)",
+                        "{I_s} · min({p_g}, {p_low})",
                         psf(snow.minimumPa()),
                         "ASCE 7-16 7.3.4",
+                        limit,
                         importance,
                         ground)
                 .step(
                         "",
-                        "rain-on-snow: " + (snow.rainOnSnow() ? "5 psf are added" : "not added"),
-                        "p_g up to 20 psf and slope below {W} / 50",
+                        "rain-on-snow: " + (snow.rainOnSnow() ? "the surcharge is added" : "not added"),
+                        "surcharge {r} for p_g up to {p_low} and a slope below {W} / {d}",
                         psf(snow.withRainPa()),
                         "ASCE 7-16 7.10",
                         flat,
+                        limit,
+                        data(tables, "r", "surcharge", "rain_surcharge_psf", " psf"),
+                        data(tables, "d", "slope divisor", "rain_slope_divisor_ft_per_deg", " ft/°"),
                         Term.byRule(
                                 "W",
                                 "eave to ridge",
@@ -122,6 +128,12 @@ final class SnowFigures {
                         "",
                         Term.computed("p_f", "with rain", psf(snow.withRainPa()), null),
                         Term.computed("p_m", "minimum", psf(snow.minimumPa()), null));
+    }
+
+    /** A figure of the snow table, so that a working shows the table in force. */
+    private static Term data(CodeTables tables, String symbol, String meaning, String parameter, String unit) {
+        String value = significant(tables.snow().value(parameter), 4) + unit;
+        return Term.data(symbol, meaning, value, Origin.TABLE, tables.snow().table());
     }
 
     private static String psf(double pa) {

@@ -1,7 +1,9 @@
 package whipsaw.core.job;
 
 import java.util.LinkedHashMap;
+import java.util.Locale;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 
 /** Brings a document of an older schema version to the one of today. The given document is not touched. */
 public final class SchemaUpgrade {
@@ -32,7 +34,7 @@ public final class SchemaUpgrade {
         String material = String.valueOf(result.remove("material"));
         String insulation = String.valueOf(result.remove("insulation"));
         Map<String, Object> conductor = new LinkedHashMap<>();
-        conductor.put("code", material + "-" + insulation.toLowerCase(java.util.Locale.ROOT));
+        conductor.put("code", material + "-" + insulation.toLowerCase(Locale.ROOT));
         conductor.put("edition", "1");
         conductor.put("maker", "Generic");
         conductor.put("name", (material.equals("cu") ? "copper " : "aluminium ") + insulation);
@@ -57,7 +59,7 @@ public final class SchemaUpgrade {
         return result;
     }
 
-    private static Object changed(Object value, String key, java.util.function.UnaryOperator<Object> change) {
+    private static Object changed(Object value, String key, UnaryOperator<Object> change) {
         return value instanceof Map<?, ?> map && map.containsKey(key)
                 ? with(value, key, change.apply(map.get(key)))
                 : value;

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import whipsaw.core.roof.RectangleZones;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Limits;
 
@@ -29,8 +28,7 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) 
                 return "3";
             }
         }
-        boolean near = plan.edges().stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM));
-        return RectangleZones.zone(near ? 0 : Double.POSITIVE_INFINITY, Double.POSITIVE_INFINITY, widthM);
+        return plan.edges().stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM)) ? "2" : "1";
     }
 
     @Override

@@ -11,7 +11,12 @@ public final class WindTables {
     public record Exposure(double multiplier, double alpha, double gradientHeightFt) {}
 
     /** Load factors on dead load and wind of one method. */
-    public record LoadFactors(double dead, double wind, String combination) {}
+    public record LoadFactors(double dead, double wind, String combination, String clause) {
+        /** Clause and combination, for a reader. */
+        public String words() {
+            return clause + ", " + combination;
+        }
+    }
 
     private final CodeTable exposureTable;
     private final CodeTable coefficientTable;
@@ -53,7 +58,10 @@ public final class WindTables {
             factors.put(
                     row.get("method"),
                     new LoadFactors(
-                            CodeTable.number(row, "dead"), CodeTable.number(row, "wind"), row.get("combination")));
+                            CodeTable.number(row, "dead"),
+                            CodeTable.number(row, "wind"),
+                            row.get("combination"),
+                            row.get("clause")));
         }
     }
 

@@ -11,8 +11,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
+import whipsaw.core.design.Solver;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Unit;
+import whipsaw.core.working.DataStatus;
 
 class SnowTest {
     private static final CodeTables TABLES = CodeTables.shipped();
@@ -93,5 +97,18 @@ class SnowTest {
         assertThat(PSF.fromSi(((AsceSnow) asce.site().snow()).flatPa())).isCloseTo(flat, within(1e-9));
         Design en = Jobs.pairedDesign("site.snow", "0.9 kPa", "site.snowExposure", 1.2);
         assertThat(en.site().snow().roofPa()).isCloseTo(0.8 * 1.2 * 900, within(1e-9));
+    }
+
+    @Test
+    void theWorkingShowsTheTableInForceAndNotTheOneThatShips() {
+        CodeTable shipped = TABLES.table("asce_snow");
+        String csv = shipped.csv()
+                .replace("flat_factor,0.7", "flat_factor,0.75")
+                .replace("rain_surcharge_psf,5", "rain_surcharge_psf,8");
+        CodeTables other =
+                TABLES.with(CodeTable.read(shipped.id(), shipped.title(), "own", "2", DataStatus.UNCONFIRMED, "", csv));
+        Design d = new Solver(other).solve(Jobs.job("site.snow", "0.9 kPa", "roof.slope", "0.5 deg"));
+        String working = new Figures(d, other).working("site.snow").steps().toString();
+        assertThat(working).contains("0.75", "8 psf").doesNotContain("0.7 ·").doesNotContain("5 psf are");
     }
 }

@@ -90,7 +90,7 @@ public record RowSpacing(
         int minutes = (int) Math.round((in.toHour() - in.fromHour()) * 60);
         for (int i = 0; i <= minutes; i++) {
             double hour = in.fromHour() + i / 60.0;
-            double[] sun = sun(in.latitudeDeg(), in.declinationDeg(), hour);
+            double[] sun = SolarTime.direction(in.latitudeDeg(), in.declinationDeg(), hour);
             double sf = dot(sun, facing);
             double sn = dot(sun, normal);
             if (sun[2] <= 0 || sn <= 0) {
@@ -129,18 +129,6 @@ public record RowSpacing(
                 gap,
                 depth + gap,
                 (depth + gap) * inPlan);
-    }
-
-    /** Unit vector (east, north, up) to the sun at a true solar time. */
-    static double[] sun(double latitudeDeg, double declinationDeg, double hour) {
-        double phi = Math.toRadians(latitudeDeg);
-        double delta = Math.toRadians(declinationDeg);
-        double omega = Math.toRadians(15 * (hour - 12));
-        return new double[] {
-            -Math.cos(delta) * Math.sin(omega),
-            Math.sin(delta) * Math.cos(phi) - Math.cos(delta) * Math.sin(phi) * Math.cos(omega),
-            Math.sin(phi) * Math.sin(delta) + Math.cos(phi) * Math.cos(delta) * Math.cos(omega)
-        };
     }
 
     /** Horizontal facing direction lifted onto the roof: normal x row axis. */

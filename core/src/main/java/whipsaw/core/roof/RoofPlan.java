@@ -54,6 +54,15 @@ public record RoofPlan(
             return from.distance(to);
         }
 
+        /** Ground corners of the parapet; a line without area where there is none. */
+        public Coordinate[] parapet() {
+            double dx = normalX * parapetThicknessM;
+            double dy = normalY * parapetThicknessM;
+            return new Coordinate[] {
+                from, to, new Coordinate(to.x - dx, to.y - dy), new Coordinate(from.x - dx, from.y - dy)
+            };
+        }
+
         /** Distance of a point inside from the edge's line, taken as extended; negative outside. */
         double insideOfLine(double x, double y) {
             return -((x - from.x) * normalX + (y - from.y) * normalY);

@@ -29,7 +29,7 @@ class RowSpacingTest {
         double fy = Math.cos(Math.toRadians(facing));
         double longest = 0;
         for (int minute = 600; minute <= 840; minute++) {
-            double[] sun = RowSpacing.sun(latitude, RowSpacing.SOLSTICE_DECLINATION_DEG, minute / 60.0);
+            double[] sun = SolarTime.direction(latitude, RowSpacing.SOLSTICE_DECLINATION_DEG, minute / 60.0);
             double time = r.riseM() / sun[2];
             longest = Math.max(longest, (sun[0] * fx + sun[1] * fy) * time);
         }

@@ -1,10 +1,13 @@
 // The work surface of a job: entry, change, undo, workings. The plan itself is in plan.js.
 import { Plan } from "./plan.js";
+import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
 import { token } from "./token.js";
+import * as working from "./working.js";
 
-const plan = new Plan({ change, preview, explain, tell });
+const plan = new Plan({ change, preview, explain: open, tell, list: () => showList(slug(), !listShown()) });
 let layers = new Set();
+let since = "";
 
 function bench() {
   return document.getElementById("bench");
@@ -79,6 +82,7 @@ async function preview(changes) {
     if (answer.ok && !plan.released) {
       const page = parse(await answer.text());
       plan.showPreview(page.querySelector("#planwrap > svg"));
+      plan.showGuides();
       document.getElementById("difference").replaceWith(page.querySelector("#difference"));
       const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
       page.querySelectorAll("#titleblock > button").forEach((cell, i) => (cells[i].innerHTML = cell.innerHTML));
@@ -107,6 +111,7 @@ function swap(html) {
   const walkway = active?.dataset?.walkway;
   const typed = path && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
   const tape = document.getElementById("tape");
+  const map = document.getElementById("planlist").hidden;
   const tapeText = tape && tape.value !== tape.defaultValue ? tape.value : null;
   old.querySelectorAll("details").forEach((d) => {
     const same = fresh.querySelector(`details[data-section="${d.dataset.section}"]`);
@@ -131,7 +136,24 @@ function swap(html) {
   } else if (planFocus) {
     document.getElementById("plan").focus();
   }
-  if (figure) explain(figure);
+  if (figure) working.explain(figure, plan);
+  if (!map) refreshList(slug());
+  if (since) markSince(since);
+}
+
+/** Marks what changed since a revision instead of by the last change. */
+async function markSince(revision) {
+  since = revision;
+  const choice = document.getElementById("since");
+  choice.value = since;
+  if (!since) return;
+  if (choice.value !== since) choice.add(new Option(`since ${since}`, since, false, true));
+  const answer = await fetch(`/jobs/${slug()}/marks?since=${since}`);
+  if (!answer.ok) return;
+  const told = await answer.json();
+  const fresh = parse(told.marks).querySelector("g");
+  document.querySelector("#plan .layer-marks").replaceWith(fresh);
+  tell(told.words);
 }
 
 function arrange() {
@@ -141,6 +163,7 @@ function arrange() {
   plan.attach();
   applyLayers();
   startTape(slug, change);
+  bench().dataset.ready = "true";
 }
 
 function applyLayers() {
@@ -148,15 +171,10 @@ function applyLayers() {
   document.querySelectorAll("#key input").forEach((box) => svg.classList.toggle(`hide-${box.dataset.layer}`, !box.checked));
 }
 
-/** Opens the working of a figure beside the drawing. */
-async function explain(figure) {
-  const answer = await fetch(`/jobs/${slug()}/working?figure=${encodeURIComponent(figure)}`, { headers: { Accept: "text/html" } });
-  const place = document.getElementById("working");
-  if (!answer.ok) {
-    place.replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "This figure is no longer part of the design." }));
-    return;
-  }
-  place.replaceChildren(parse(await answer.text()).querySelector("article"));
+/** A figure chosen from outside its workings. */
+function open(figure) {
+  working.begin();
+  return working.explain(figure, plan);
 }
 
 /** Ways out of a check that does not pass, solved on the server; each is one change. */
@@ -251,6 +269,15 @@ function fieldChanged(input) {
   change([optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value }], input);
 }
 
+/** Opens a part of the entry and puts the cursor where the guide points. */
+function showEntry(section, field) {
+  const part = document.querySelector(`details[data-section="${section}"]`);
+  part.open = true;
+  const at = part.querySelector(field) ?? part.querySelector("summary");
+  at.scrollIntoView({ block: "center" });
+  at.focus();
+}
+
 async function step(way) {
   const answer = await post(way, {});
   if (answer.ok) swap(await answer.text());
@@ -259,6 +286,14 @@ async function step(way) {
 document.addEventListener("change", (event) => {
   const target = event.target;
   if (target.dataset?.path) fieldChanged(target);
+  if (target.id === "since") {
+    if (target.value) {
+      markSince(target.value);
+    } else {
+      since = "";
+      location.reload();
+    }
+  }
   if (target.dataset?.layer) {
     layers = new Set([...document.querySelectorAll("#key input")].filter((b) => b.checked !== b.defaultChecked).map((b) => b.dataset.layer));
     applyLayers();
@@ -268,7 +303,9 @@ document.addEventListener("change", (event) => {
 document.addEventListener("click", (event) => {
   const button = event.target.closest("button");
   if (!button) return;
-  if (button.dataset.figure) explain(button.dataset.figure);
+  if (button.dataset.figure) button.closest("#working") ? working.explain(button.dataset.figure, plan) : open(button.dataset.figure);
+  if (button.dataset.show) showEntry(button.dataset.show, button.dataset.at);
+  if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
@@ -279,8 +316,8 @@ document.addEventListener("click", (event) => {
     const id = `o-${Date.now().toString(36)}`;
     change([{ op: "append", path: "$.roof.obstructions", value: { id, name: "New obstruction", x: at.x, y: at.y, width: "4 ft", depth: "4 ft", height: "3 ft", clear: "3 ft" } }]);
   }
-  if (button.id === "draw-run") plan.draw("run");
-  if (button.id === "draw-outline") plan.draw("outline");
+  if (button.id === "draw-run") plan.sketch.start("run");
+  if (button.id === "draw-outline") plan.sketch.start("outline");
 });
 
 document.addEventListener("keydown", (event) => {

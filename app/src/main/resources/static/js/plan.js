@@ -1,37 +1,55 @@
-// The drawing: pan, zoom, point, walk, drag. It knows where things are from the data beside it.
-const HALF_STEP = 0.5;
+// The drawing: what the pointer and the keys do on it. Its parts are view, picked, measure, sketch and cut.
+import { Cut } from "./cut.js";
+import { typedLength } from "./lengths.js";
+import { Measure } from "./measure.js";
+import { Picked } from "./picked.js";
+import { RoofData } from "./roofdata.js";
+import { snapped } from "./shapes.js";
+import { Sketch } from "./sketch.js";
+import { View } from "./view.js";
+
+const SNAP_PX = 8;
+const CLICK_PX = 4;
 
 export class Plan {
   constructor(bench) {
     this.bench = bench;
     this.released = true;
-    this.view = null;
     this.cursor = -1;
-    this.drawing = null;
+    this.view = new View(() => this.cut?.draw());
+    this.picked = new Picked(this);
+    this.measure = new Measure(this);
+    this.sketch = new Sketch(this);
+    this.cut = new Cut(this);
     window.addEventListener("pointermove", (e) => this.pointerMove(e));
     window.addEventListener("pointerup", (e) => this.pointerUp(e));
-    document.addEventListener("click", (e) => this.zoomButton(e.target.id));
+    window.addEventListener("pointercancel", (e) => this.pointerUp(e));
+    document.addEventListener("click", (e) => this.button(e.target.closest("button")?.id));
+  }
+
+  tell(words) {
+    this.bench.tell(words);
   }
 
   /** Takes up a fresh drawing, keeping the view. */
   attach() {
-    this.data = JSON.parse(document.getElementById("plan-data").textContent);
+    this.data = new RoofData(document.getElementById("plan-data").textContent);
+    this.snapLines = null;
+    this.view.takeMap();
     this.takeSvg(document.getElementById("plan"));
     this.cursor = Math.min(this.cursor, this.data.positions.length - 1);
     this.showCursor();
+    this.picked.refresh();
+    this.measure.toggle(false);
+    this.cut.attach();
   }
 
   takeSvg(svg) {
     this.svg = svg;
-    const whole = svg.getAttribute("viewBox").split(" ").map(Number);
-    const grown = this.whole && whole.join() !== this.whole.join();
-    this.whole = whole;
-    if (!this.view || grown) this.view = [...whole];
-    this.showView();
+    this.view.take(svg, this.data);
     svg.addEventListener("pointerdown", (e) => this.pointerDown(e));
-    svg.addEventListener("wheel", (e) => this.wheel(e), { passive: false });
     svg.addEventListener("keydown", (e) => this.key(e));
-    svg.addEventListener("dblclick", () => this.finishDrawing());
+    svg.addEventListener("dblclick", (e) => this.doubleClick(e));
     svg.addEventListener("focusin", (e) => this.named(e.target));
   }
 
@@ -41,163 +59,142 @@ export class Plan {
     const focus = document.activeElement?.dataset?.obstruction;
     this.svg.replaceWith(svg);
     svg.setAttribute("class", classes);
+    this.view.preview = !this.released;
     this.takeSvg(svg);
+    this.cut.draw();
     if (focus) svg.querySelector(`[data-obstruction="${CSS.escape(focus)}"]`)?.focus();
   }
 
-  showView() {
-    this.svg.setAttribute("viewBox", this.view.join(" "));
-  }
-
-  fit() {
-    this.view = [...this.whole];
-    this.showView();
-  }
-
-  zoom(factor, at = null) {
-    const [x, y, w, h] = this.view;
-    const p = at ?? { x: x + w / 2, y: y + h / 2 };
-    const size = Math.min(this.whole[2] * 2, Math.max(200, w * factor)) / w;
-    this.view = [p.x - (p.x - x) * size, p.y - (p.y - y) * size, w * size, h * size];
-    this.showView();
-  }
-
-  zoomButton(id) {
-    if (id === "fit") this.fit();
-    if (id === "zoom-in") this.zoom(0.75);
-    if (id === "zoom-out") this.zoom(1 / 0.75);
-  }
-
-  wheel(event) {
-    event.preventDefault();
-    this.zoom(event.deltaY > 0 ? 1.15 : 1 / 1.15, this.place(event));
-  }
-
-  /** The point under the pointer, in drawing units. */
-  place(event) {
-    return new DOMPoint(event.clientX, event.clientY).matrixTransform(this.svg.getScreenCTM().inverse());
-  }
-
-  /** Drawing units to coordinates of the rows, in metres. */
-  inRows(p) {
-    const [ax, ay] = this.data.along;
-    const x = p.x / 100;
-    const y = -p.y / 100;
-    return { s: x * ax + y * ay, t: -x * ay + y * ax };
-  }
-
-  moduleAt(p) {
-    const { s, t } = this.inRows(p);
-    const [along, depth] = this.data.size;
-    return this.data.modules.findIndex((m) => s >= m[0] && s <= m[0] + along && t >= m[1] && t <= m[1] + depth);
-  }
-
-  positionAt(p) {
-    const { s, t } = this.inRows(p);
-    const [along, depth] = this.data.size;
-    let best = -1;
-    let least = along * along;
-    this.data.positions.forEach((q, i) => {
-      const d = (q[0] - s) ** 2 + (q[1] - t) ** 2;
-      if (Math.abs(q[0] - s) <= along / 2 && Math.abs(q[1] - t) <= depth / 2 && d < least) {
-        least = d;
-        best = i;
-      }
-    });
-    return best;
-  }
-
-  words(position) {
-    const q = this.data.positions[position];
-    const [along, depth] = this.data.size;
-    const m = this.data.modules.find((x) => Math.abs(x[0] + along / 2 - q[0]) <= along * 0.51 && Math.abs(x[1] + depth / 2 - q[1]) <= depth * 0.51);
-    const counted = q[3] > q[4] ? `${q[3]} blocks needed, ${q[4]} fit` : `${q[4]} blocks`;
-    const blocks = this.data.established ? counted : "blocks not established";
-    const module = m ? `, ${this.data.kinds[m[4]]}${m[5] ? ", string " + m[5] : ", in no string"}` : "";
-    return `Row ${q[2].replace("-", ", position ")}: ${blocks}${module}`;
+  button(id) {
+    if (id === "fit") this.view.fit();
+    if (id === "zoom-in") this.view.zoom(0.75);
+    if (id === "zoom-out") this.view.zoom(1 / 0.75);
+    if (id === "measure") this.measure.toggle();
   }
 
   named(element) {
     const thing = element.closest?.("[aria-label]");
-    if (thing && thing !== this.svg) this.bench.tell(thing.getAttribute("aria-label"));
+    if (thing && thing !== this.svg) this.tell(thing.getAttribute("aria-label"));
+  }
+
+  /** Obstructions as they are drawn, in metres. */
+  things() {
+    return [...this.svg.querySelectorAll("[data-obstruction]")].map((element) => {
+      const { x, y, w, h } = this.rectOf(element);
+      const name = element.getAttribute("aria-label").split(", height")[0];
+      return { name, id: element.dataset.obstruction, closed: true, points: [{ x, y }, { x: x + w, y }, { x: x + w, y: y + h }, { x, y: y + h }] };
+    });
+  }
+
+  rectOf(element) {
+    const body = element.querySelector(".body");
+    const [x, y, w, h] = ["x", "y", "width", "height"].map((k) => Number(body.getAttribute(k)) / 100);
+    return { x, y: -(y + h), w, h };
   }
 
   pointerDown(event) {
-    if (event.button !== 0) return;
-    const at = this.place(event);
-    if (this.drawing) {
-      this.addPoint(at);
+    if (this.view.pinch(event)) {
+      this.released = true;
+      return;
+    }
+    if (event.button !== 0 || this.cut.grab(event)) return;
+    const at = this.view.place(event);
+    if (this.sketch.on) {
+      this.sketch.add(at);
       return;
     }
     const obstruction = event.target.closest("[data-obstruction]");
     const walkway = event.target.closest("[data-walkway]");
     this.released = false;
-    this.drag = { from: at, client: [event.clientX, event.clientY], view: [...this.view], moved: false };
-    if (obstruction) {
+    this.drag = { from: at, client: [event.clientX, event.clientY], box: [...this.view.box], moved: false, shift: event.shiftKey };
+    if (this.measure.on) {
+      this.drag.measured = true;
+      this.drag.thing = obstruction?.dataset.obstruction;
+    } else if (obstruction) {
       this.drag.id = obstruction.dataset.obstruction;
-      this.drag.start = this.cornerOf(obstruction);
+      this.drag.rect = this.rectOf(obstruction);
     } else if (walkway) {
       this.drag.walkway = Number(walkway.dataset.walkway);
       this.drag.steps = 0;
     }
-    this.svg.focus({ preventScroll: true });
+    if (obstruction) obstruction.focus({ preventScroll: true });
+    else this.svg.focus({ preventScroll: true });
     event.preventDefault();
   }
 
-  cornerOf(element) {
-    const body = element.querySelector(".body");
-    const [x, y, h] = ["x", "y", "height"].map((k) => Number(body.getAttribute(k)));
-    return { x: x / 100, y: -(y + h) / 100 };
-  }
-
   pointerMove(event) {
-    if (this.drawing) {
-      this.sketch(this.place(event));
+    if (this.view.pinch(event) || this.cut.move(event)) return;
+    if (this.sketch.on) {
+      if (this.svg.contains(event.target)) this.sketch.move(this.view.place(event));
       return;
     }
     if (this.released) {
       this.hover(event);
       return;
     }
-    if (Math.hypot(event.clientX - this.drag.client[0], event.clientY - this.drag.client[1]) < 4 && !this.drag.moved) return;
-    this.drag.moved = true;
-    const at = this.place(event);
-    if (this.drag.id) {
-      this.bench.preview(this.moved(at));
-    } else if (this.drag.walkway) {
-      const pitch = this.data.pitch;
-      const steps = Math.round((this.inRows(at).t - this.inRows(this.drag.from).t) / pitch);
-      if (steps !== this.drag.steps) {
-        this.drag.steps = steps;
+    const { drag } = this;
+    if (Math.hypot(event.clientX - drag.client[0], event.clientY - drag.client[1]) < CLICK_PX && !drag.moved) return;
+    drag.moved = true;
+    const at = this.view.place(event);
+    if (drag.id) {
+      this.bench.preview(this.moved(at, event.altKey));
+    } else if (drag.walkway) {
+      const steps = Math.round((this.data.inRows(at).t - this.data.inRows(drag.from).t) / this.data.pitch);
+      if (steps !== drag.steps) {
+        drag.steps = steps;
         this.bench.preview(this.walkwayMoved(steps));
       }
+    } else if (drag.shift) {
+      const [x1, y1, x2, y2] = [drag.from.x * 100, -drag.from.y * 100, at.x * 100, -at.y * 100];
+      this.sketch.draft(`<path class="rubber" d="M${x1} ${y1}H${x2}V${y2}H${x1}Z"/>`);
     } else {
-      const scale = this.view[2] / this.svg.clientWidth;
-      const tall = this.view[3] / this.svg.clientHeight;
-      const k = Math.max(scale, tall);
-      this.view = [this.drag.view[0] - (event.clientX - this.drag.client[0]) * k, this.drag.view[1] - (event.clientY - this.drag.client[1]) * k, this.view[2], this.view[3]];
-      this.showView();
+      this.view.pan(drag, event);
     }
   }
 
-  /** Where the dragged obstruction would go, snapped to a quarter of the roof unit. */
-  moved(at) {
-    const grid = this.data.unit === 1 ? 0.05 : 0.3048 / 4;
-    const x = this.drag.start.x + (at.x - this.drag.from.x) / 100;
-    const y = this.drag.start.y - (at.y - this.drag.from.y) / 100;
-    return this.placed(this.drag.id, Math.round(x / grid) * grid, Math.round(y / grid) * grid);
+  /** Where the dragged obstruction would go: onto a line near it, else onto a fine grid. */
+  moved(at, free) {
+    const { rect, from, id } = this.drag;
+    let x = rect.x + at.x - from.x;
+    let y = rect.y + at.y - from.y;
+    if (!free) {
+      this.snapLines ??= this.data.lines();
+      const others = this.things().filter((t) => t.id !== id);
+      const sides = others.flatMap((t) => t.points.map((p, i) => ({ a: p, b: t.points[(i + 1) % 4], name: t.name })));
+      const to = snapped({ x, y, w: rect.w, h: rect.h }, [...this.snapLines, ...sides], SNAP_PX / this.view.scale());
+      const grid = this.data.unit === 1 ? 0.05 : 0.3048 / 4;
+      const round = (v) => Math.round(v / grid) * grid;
+      x = to.x === x ? round(x) : to.x;
+      y = to.y === y ? round(y) : to.y;
+      this.drag.on = to.on;
+    } else {
+      this.drag.on = [];
+    }
+    this.drag.to = { x, y };
+    return this.placed(id, x, y);
+  }
+
+  /** Lines the dragged thing lies on, drawn over the preview. */
+  showGuides() {
+    const on = this.released ? [] : (this.drag?.on ?? []);
+    this.sketch.draft(on.map(({ a, b }) => `<path class="guide" d="M${a.x * 100} ${-a.y * 100}L${b.x * 100} ${-b.y * 100}"/>`).join(""));
+    if (on.length) this.tell(`On ${on.map((l) => l.name).join(" and ")}. Hold Alt to place it freely.`);
   }
 
   placed(id, x, y) {
     const path = `$.roof.obstructions[id=${id}]`;
     return [
-      { op: "set", path: `${path}.x`, value: this.length(x) },
-      { op: "set", path: `${path}.y`, value: this.length(y) },
+      { op: "set", path: `${path}.x`, value: typedLength(x, this.data.unit) },
+      { op: "set", path: `${path}.y`, value: typedLength(y, this.data.unit) },
     ];
   }
 
-  length(metres) {
-    return `${Number((metres / this.data.unit).toFixed(4))} ${this.data.unit === 1 ? "m" : "ft"}`;
+  /** Moves an obstruction by steps in a direction of the sheet. */
+  nudge(id, way, times) {
+    const element = this.svg.querySelector(`[data-obstruction="${CSS.escape(id)}"]`);
+    const { x, y } = this.rectOf(element);
+    const step = (this.picked.thing === id ? this.picked.step() : HALF * this.data.unit) * times;
+    return this.bench.change(this.placed(id, x + way[0] * step, y + way[1] * step));
   }
 
   walkwayMoved(steps) {
@@ -208,19 +205,42 @@ export class Plan {
   }
 
   pointerUp(event) {
-    if (this.released || this.drawing) return;
+    this.view.pinch(event);
+    if (this.cut.release() || this.released || this.sketch.on) return;
     this.released = true;
-    const drag = this.drag;
+    this.view.preview = false;
+    const { drag } = this;
+    if (event.type === "pointercancel") return;
     if (!drag.moved) {
-      if (drag.id) this.openThing(drag.id);
-      else this.select(this.positionAt(drag.from));
-      return;
-    }
-    if (drag.id) {
-      this.store(this.moved(this.place(event)));
+      this.click(drag);
+    } else if (drag.id) {
+      this.store(this.moved(this.view.place(event), event.altKey));
     } else if (drag.walkway && drag.steps) {
       this.store(this.walkwayMoved(drag.steps));
+    } else if (drag.shift) {
+      this.picked.box(drag.from, this.view.place(event));
+      if (!this.picked.ids.size) this.tell("No position in that box.");
     }
+    this.showGuides();
+  }
+
+  click({ from, id, measured, thing, shift }) {
+    const position = this.data.positionAt(from);
+    if (measured) this.measure.take(this.things().find((t) => t.id === thing) ?? this.measure.thingAt(from));
+    else if (id) this.picked.pickThing(id);
+    else if (shift && position >= 0) this.picked.one(position, true);
+    else if (position >= 0) this.select(position);
+    else this.picked.clear();
+  }
+
+  doubleClick(event) {
+    if (this.sketch.on) {
+      this.sketch.finish();
+      return;
+    }
+    const thing = event.target.closest("[data-obstruction]");
+    if (thing) this.openThing(thing.dataset.obstruction);
+    else this.picked.row(this.data.positionAt(this.view.place(event)));
   }
 
   /** Stores a drop; when it is refused the drawing goes back to the stored job. */
@@ -241,97 +261,110 @@ export class Plan {
 
   hover(event) {
     if (!this.svg.contains(event.target)) return;
-    const thing = event.target.closest("[data-obstruction], [data-walkway]");
+    const thing = event.target.closest("[data-obstruction], [data-walkway], .cutend");
     if (thing) {
       this.named(thing);
       return;
     }
-    const position = this.positionAt(this.place(event));
-    if (position >= 0) this.bench.tell(this.words(position));
+    const position = this.data.positionAt(this.view.place(event));
+    if (position >= 0) this.tell(this.data.words(position));
   }
 
   select(position) {
     if (position < 0) return;
     this.cursor = position;
     this.showCursor();
-    this.bench.tell(this.words(position));
-    this.bench.explain(`ballast/${this.data.positions[position][2]}`);
+    this.picked.one(position);
+    this.tell(this.data.words(position));
+    this.bench.explain(`ballast/${this.data.positions[position].number}`);
+  }
+
+  /** Shows where a figure of a position or module lies. */
+  showNumber(number) {
+    const at = this.data.positions.findIndex((p) => p.number === number);
+    if (at < 0 || at === this.cursor) return;
+    this.cursor = at;
+    this.showCursor();
+    this.view.bringIn(this.data.onPlan(this.data.positions[at].s, this.data.positions[at].t));
   }
 
   showCursor() {
     const path = document.getElementById("cursor");
     if (!path) return;
-    if (this.cursor < 0) {
-      path.setAttribute("d", "");
-      return;
-    }
-    const [along, depth] = this.data.size;
-    const [ax, ay] = this.data.along;
-    const [s, t] = this.data.positions[this.cursor];
-    const corner = (ds, dt) => {
-      const u = s + ds * along;
-      const v = t + dt * depth;
-      return `${(u * ax - v * ay) * 100} ${-(u * ay + v * ax) * 100}`;
-    };
-    path.setAttribute("d", `M${corner(-0.5, -0.5)}L${corner(0.5, -0.5)}L${corner(0.5, 0.5)}L${corner(-0.5, 0.5)}Z`);
+    const d = this.cursor < 0 ? "" : this.data.quadOf(this.cursor).map((p, i) => `${i ? "L" : "M"}${p.x * 100} ${-p.y * 100}`).join("") + "Z";
+    path.setAttribute("d", d);
   }
 
   key(event) {
     const thing = event.target.dataset?.obstruction;
     const walkway = event.target.dataset?.walkway;
+    const end = event.target.dataset?.cut;
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
-    if (this.drawing && (event.key === "Enter" || event.key === "Escape")) {
-      event.key === "Enter" ? this.finishDrawing() : this.stopDrawing("Drawing given up; nothing was changed.");
+    const times = event.shiftKey ? 5 : 1;
+    if (event.ctrlKey || event.metaKey) return;
+    if (this.sketch.on && (event.key === "Enter" || event.key === "Escape")) {
+      event.key === "Enter" ? this.sketch.finish() : this.sketch.stop("Drawing given up; nothing was changed.");
     } else if (way && thing) {
-      const start = this.cornerOf(event.target);
-      const step = (event.shiftKey ? 5 : 1) * HALF_STEP * this.data.unit;
-      this.bench.change(this.placed(thing, start.x + way[0] * step, start.y + way[1] * step));
+      this.nudge(thing, way, times);
+    } else if (way && end) {
+      this.cut.nudge(end, way, times);
     } else if (way && walkway) {
       if (way[1]) this.bench.change(this.walkwayMoved(way[1]));
     } else if (way && event.shiftKey) {
-      this.view[0] += way[0] * this.view[2] * 0.1;
-      this.view[1] -= way[1] * this.view[3] * 0.1;
-      this.showView();
+      this.view.step(way);
     } else if (way) {
       this.walk(way);
     } else if (event.key === "Enter" && thing) {
       this.openThing(thing);
     } else if (event.key === "Enter") {
       this.select(this.cursor);
-    } else if (event.key === "+" || event.key === "=") {
-      this.zoom(0.8);
-    } else if (event.key === "-") {
-      this.zoom(1.25);
-    } else if (event.key === "0") {
-      this.fit();
-    } else {
+    } else if (!this.letter(event.key, thing)) {
       return;
     }
     event.preventDefault();
   }
 
-  /** Moves the cursor to the nearest position in a direction of the rows. */
-  walk([ds, dt]) {
-    const all = this.data.positions;
-    if (!all.length) return;
-    if (this.cursor < 0) {
-      this.cursor = 0;
-    } else {
-      const [s, t] = all[this.cursor];
-      let best = -1;
-      let least = Infinity;
-      all.forEach((q, i) => {
-        const ahead = ds ? (q[0] - s) * ds : (q[1] - t) * dt;
-        const aside = ds ? Math.abs(q[1] - t) : Math.abs(q[0] - s);
-        if (ahead > 0.05 && aside < (ds ? 0.1 : this.data.size[0]) && ahead + aside * 2 < least) {
-          least = ahead + aside * 2;
-          best = i;
-        }
-      });
-      if (best >= 0) this.cursor = best;
+  /** Keys that are one character; returns whether it meant something. */
+  letter(key, thing) {
+    const acts = {
+      "+": () => this.view.zoom(0.8),
+      "=": () => this.view.zoom(0.8),
+      "-": () => this.view.zoom(1.25),
+      0: () => this.view.fit(),
+      r: () => this.picked.row(this.cursor),
+      a: () => this.cursor >= 0 && this.picked.alike(this.cursor),
+      l: () => this.bench.list(),
+      m: () => this.measureByKey(thing),
+      Escape: () => {
+        this.measure.toggle(false);
+        this.picked.clear();
+      },
+    };
+    const act = acts[key.length === 1 ? key.toLowerCase() : key];
+    act?.();
+    return Boolean(act);
+  }
+
+  measureByKey(thing) {
+    const found = thing ? this.things().find((t) => t.id === thing) : null;
+    const p = this.cursor >= 0 ? this.data.positions[this.cursor] : null;
+    if (!found && !p) {
+      this.measure.toggle();
+      return;
     }
+    if (!this.measure.on) this.measure.toggle(true);
+    this.measure.take(found ?? { name: `position ${p.number}`, points: this.data.quadOf(this.cursor), closed: true });
+  }
+
+  /** Moves the cursor to the nearest position in a direction of the rows. */
+  walk(way) {
+    if (!this.data.positions.length) return;
+    const next = this.cursor < 0 ? 0 : this.data.next(this.cursor, way);
+    if (next >= 0) this.cursor = next;
     this.showCursor();
-    this.bench.tell(this.words(this.cursor));
+    const at = this.data.positions[this.cursor];
+    this.view.bringIn(this.data.onPlan(at.s, at.t));
+    this.tell(this.data.words(this.cursor));
   }
 
   /** Rings around the place of a check. */
@@ -341,7 +374,7 @@ export class Plan {
     const rings = this.data.places[check] ?? [];
     const ring = (c) => c.map((v, i) => (i % 2 ? -v * 100 : v * 100)).reduce((d, v, i) => d + (i % 2 ? ` ${v}` : `${i ? "L" : "M"}${v}`), "") + "Z";
     path.setAttribute("d", rings.map(ring).join(""));
-    if (rings.length) this.bench.tell(`${rings.length} ${rings.length === 1 ? "place" : "places"} of this check, ringed on the roof.`);
+    if (rings.length) this.tell(`${rings.length} ${rings.length === 1 ? "place" : "places"} of this check, ringed on the roof.`);
   }
 
   focusWalkway(after) {
@@ -353,61 +386,9 @@ export class Plan {
   /** The middle of the roof as texts, for a new obstruction. */
   middle() {
     const box = this.svg.querySelector(".outline").getBBox();
-    return { x: this.length((box.x + box.width / 2) / 100), y: this.length(-(box.y + box.height / 2) / 100) };
-  }
-
-  /** Starts drawing the outline or the AC run by clicks; Enter or a double click ends it. */
-  draw(kind) {
-    this.drawing = { kind, points: [] };
-    this.svg.focus();
-    this.bench.tell(`Click the ${kind === "run" ? "points of the AC run, inverters first" : "corners in order"}; lines snap square. Enter ends it, Escape gives up.`);
-  }
-
-  snapped(p) {
-    const grid = this.data.unit === 1 ? 0.1 : 0.3048 / 2;
-    let x = p.x / 100;
-    let y = -p.y / 100;
-    const last = this.drawing.points.at(-1);
-    if (last && Math.abs(x - last.x) < Math.abs(y - last.y) * 0.12) x = last.x;
-    if (last && Math.abs(y - last.y) < Math.abs(x - last.x) * 0.12) y = last.y;
-    return { x: Math.round(x / grid) * grid, y: Math.round(y / grid) * grid };
-  }
-
-  addPoint(p) {
-    const point = this.snapped(p);
-    const last = this.drawing.points.at(-1);
-    if (!last || Math.hypot(point.x - last.x, point.y - last.y) > 0.05) this.drawing.points.push(point);
-    this.sketch(p);
-  }
-
-  sketch(p) {
-    const points = [...this.drawing.points, this.snapped(p)];
-    const d = points.map((q, i) => `${i ? "L" : "M"}${q.x * 100} ${-q.y * 100}`).join("");
-    this.svg.querySelector("#draft").innerHTML = `<path d="${d}"/>`;
-    const last = points.at(-2);
-    if (last) this.bench.tell(`${points.length - 1} points, this leg ${this.length(Math.hypot(points.at(-1).x - last.x, points.at(-1).y - last.y))}. Enter ends it, Escape gives up.`);
-  }
-
-  stopDrawing(words) {
-    this.drawing = null;
-    this.svg.querySelector("#draft").innerHTML = "";
-    this.bench.tell(words);
-  }
-
-  finishDrawing() {
-    if (!this.drawing) return;
-    const { kind, points } = this.drawing;
-    const least = kind === "run" ? 2 : 3;
-    if (points.length < least) {
-      this.bench.tell(`${points.length} points are too few: click at least ${least}, then Enter.`);
-      return;
-    }
-    this.stopDrawing("");
-    const corners = points.map((p) => ({ x: this.length(p.x), y: this.length(p.y) }));
-    this.bench.change(
-      kind === "run"
-        ? [{ op: "set", path: "$.electrical.run.points", value: corners }]
-        : [{ op: "set", path: "$.roof.outline", value: { kind: "drawn", corners } }],
-    );
+    return { x: typedLength((box.x + box.width / 2) / 100, this.data.unit), y: typedLength(-(box.y + box.height / 2) / 100, this.data.unit) };
   }
 }
+
+/** Step of a thing that is moved without being picked, in roof units. */
+const HALF = 0.5;

@@ -80,6 +80,23 @@ public final class TestServer implements AutoCloseable {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
     }
 
+    /** A file as it comes. */
+    public byte[] bytes(String path) {
+        try {
+            return http.send(
+                            HttpRequest.newBuilder(URI.create(address + path))
+                                    .GET()
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofByteArray())
+                    .body();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     /** Posts as our own pages do, with their token. */
     public HttpResponse<String> post(String path, String json, String... headers) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))

@@ -10,21 +10,26 @@ import whipsaw.core.units.Show;
 
 /** Modules with their counts and row numbers, ridges of pairs, and walkways. */
 final class ArrayLayer {
-    /** Counts drawn while something is dragged; on a larger roof only those that change. */
-    private static final int MOST_WHILE_DRAGGING = 1500;
+    /** Positions up to which every count comes with the page. */
+    private static final int MOST_ON_THE_PAGE = 1500;
 
     private final Design design;
     private final ArrayLayout layout;
     private final Svg svg;
+    private final PaperSize sheet;
     private final boolean paper;
     private final boolean brief;
     private final Set<Integer> changed;
 
-    ArrayLayer(Design design, Svg svg, boolean paper, boolean brief, Set<Integer> changed) {
+    /**
+     * @param sheet of paper, or null on screen
+     */
+    ArrayLayer(Design design, Svg svg, PaperSize sheet, boolean brief, Set<Integer> changed) {
         this.design = design;
         this.layout = design.layout();
         this.svg = svg;
-        this.paper = paper;
+        this.sheet = sheet;
+        this.paper = sheet != null;
         this.brief = brief;
         this.changed = changed;
     }
@@ -50,15 +55,56 @@ final class ArrayLayer {
         for (ArrayLayout.Module m : layout.modules()) {
             d.append('M').append(Svg.u(m.s())).append(' ').append(Svg.u(m.t())).append(side);
         }
-        boolean many = layout.modules().size() > MOST_WHILE_DRAGGING;
-        svg.path(many ? "class=\"modules many\"" : "class=\"modules\"", d.toString());
+        svg.path(large(design) ? "class=\"modules many\"" : "class=\"modules\"", d.toString());
         ridges();
         svg.close("g").close("g").open("g", "class=\"layer-blocks\"");
+        if (!paper || !PaperScale.countsLegible(design, sheet)) {
+            regions();
+        }
+        if (!paper || PaperScale.countsLegible(design, sheet)) {
+            counts();
+        }
+        svg.close("g");
+        rowNumbers();
+    }
+
+    /** On a large roof the counts of the part looked at are drawn by the page. */
+    static boolean large(Design design) {
+        return design.holdDown().positions().size() > MOST_ON_THE_PAGE;
+    }
+
+    /** Areas of one count with one number each, for looking from farther away. */
+    private void regions() {
+        CountRegions all = CountRegions.of(design);
+        svg.open("g", "class=\"far\"");
+        StringBuilder d = new StringBuilder();
+        for (double[] line : all.borders()) {
+            d.append('M').append(Svg.u(line[0])).append(' ').append(Svg.u(line[1]));
+            d.append('L').append(Svg.u(line[2])).append(' ').append(Svg.u(line[3]));
+        }
+        svg.open("g", matrix()).path("class=\"border\"", d.toString()).close("g");
+        svg.open("g", "class=\"areacounts\" text-anchor=\"middle\"");
+        double pitch = layout.depthM() + layout.gapM();
+        for (CountRegions.Region r : all.regions()) {
+            double tall = r.rows() * pitch;
+            double wide = r.rows() * layout.columnPitchM() / r.words().length() * 1.7;
+            double size = Math.min(Math.min(tall, wide) * 0.8, Math.max(pitch * 3, PlanDrawing.textM(design) * 1.15));
+            Coordinate at = layout.frame().plan(r.s(), r.t());
+            svg.text(
+                    "font-size=\"" + Svg.u(size) + "\"" + (r.full() ? " class=\"full\"" : ""),
+                    at.x,
+                    at.y - size * 0.35,
+                    r.words());
+        }
+        svg.close("g").close("g");
+    }
+
+    private void counts() {
         String size = Svg.u(layout.depthM() * 0.92);
-        svg.open("g", "class=\"counts\" text-anchor=\"middle\" font-size=\"" + size + "\"");
-        boolean changedOnly = brief && design.holdDown().positions().size() > MOST_WHILE_DRAGGING;
+        svg.open("g", "class=\"counts near\" text-anchor=\"middle\" font-size=\"" + size + "\"");
+        boolean some = !paper && large(design);
         for (HoldDown.Position p : design.holdDown().positions()) {
-            if (changedOnly && !changed.contains(p.index())) {
+            if (some && !(brief && changed.contains(p.index()))) {
                 continue;
             }
             Coordinate at = layout.frame().plan(p.s(), p.t());
@@ -67,7 +113,10 @@ final class ArrayLayer {
             String words = p.ballast().full() ? count + "!" : count;
             svg.text(p.ballast().full() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
         }
-        svg.close("g").close("g");
+        svg.close("g");
+    }
+
+    private void rowNumbers() {
         svg.open(
                 "g", "class=\"layer-rows\" font-size=\"" + Svg.u(layout.depthM() * 0.55) + "\" text-anchor=\"middle\"");
         int row = 0;

@@ -25,14 +25,10 @@ final class CircuitLayer {
     void strings() {
         svg.open("g", "class=\"layer-strings\"");
         for (Circuits.PvString s : design.circuits().strings()) {
+            List<Coordinate> points = turns(s.modules());
+            Coordinate first = points.get(0);
             StringBuilder d = new StringBuilder();
-            Coordinate first = null;
-            for (int i : s.modules()) {
-                ArrayLayout.Module m = layout.modules().get(i);
-                Coordinate at = layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12);
-                d.append(first == null ? 'M' : 'L').append(Svg.point(at));
-                first = first == null ? at : first;
-            }
+            points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
             svg.path("class=\"string" + (s.number() % 2 == 0 ? " even" : "") + "\"", d.toString());
             svg.text(
                     "class=\"stringname\" text-anchor=\"middle\" font-size=\"" + Svg.u(layout.depthM() * 0.42) + "\"",
@@ -41,6 +37,21 @@ final class CircuitLayer {
                     s.name());
         }
         svg.close("g");
+    }
+
+    /** Where a string begins, turns into another row and ends. */
+    private List<Coordinate> turns(List<Integer> modules) {
+        List<Coordinate> points = new ArrayList<>();
+        for (int i = 0; i < modules.size(); i++) {
+            ArrayLayout.Module m = layout.modules().get(modules.get(i));
+            boolean end = i == 0 || i == modules.size() - 1;
+            if (end
+                    || layout.modules().get(modules.get(i - 1)).row() != m.row()
+                    || layout.modules().get(modules.get(i + 1)).row() != m.row()) {
+                points.add(layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() * 0.12));
+            }
+        }
+        return points;
     }
 
     void run() {

@@ -1,24 +1,50 @@
 package whipsaw.app.drawing;
 
 import org.locationtech.jts.geom.Envelope;
+import whipsaw.core.design.Design;
 
-/** A round drawing scale that fits the printed width. */
-public record PaperScale(int oneTo, double widthMm, double heightMm) {
-    private static final double WIDEST_MM = 178;
-    private static final double HIGHEST_MM = 165;
+/**
+ * A round drawing scale that fits a sheet, upright or on its side, whichever shows more.
+ *
+ * @param landscape whether the sheet lies on its side
+ */
+public record PaperScale(int oneTo, double widthMm, double heightMm, boolean landscape) {
+    /** Margins of the sheet and the frame. */
+    public static final double MARGIN_MM = 10;
+
+    /** Title block and the line that explains the drawing. */
+    private static final double BLOCK_MM = 52;
+
+    private static final double LEAST_COUNT_MM = 1.4;
     private static final int[] SCALES = {
-        50, 100, 125, 150, 200, 250, 300, 400, 500, 600, 750, 1000, 1250, 1500, 2000, 2500, 5000
+        50, 75, 100, 125, 150, 200, 250, 300, 350, 400, 500, 600, 750, 1000, 1250, 1500, 2000, 2500, 5000
     };
 
-    public static PaperScale of(Envelope extent) {
+    public static PaperScale of(Envelope extent, PaperSize paper) {
+        PaperScale upright = fit(extent, paper.shortMm(), paper.longMm(), false);
+        PaperScale side = fit(extent, paper.longMm(), paper.shortMm(), true);
+        if (side.oneTo() == upright.oneTo()) {
+            return extent.getWidth() > extent.getHeight() ? side : upright;
+        }
+        return side.oneTo() < upright.oneTo() ? side : upright;
+    }
+
+    private static PaperScale fit(Envelope extent, double paperWidthMm, double paperHeightMm, boolean landscape) {
+        double widest = paperWidthMm - 2 * MARGIN_MM - 4;
+        double highest = paperHeightMm - 2 * MARGIN_MM - BLOCK_MM;
         int scale = SCALES[SCALES.length - 1];
         for (int candidate : SCALES) {
-            if (extent.getWidth() * 1000 / candidate <= WIDEST_MM
-                    && extent.getHeight() * 1000 / candidate <= HIGHEST_MM) {
+            if (extent.getWidth() * 1000 / candidate <= widest && extent.getHeight() * 1000 / candidate <= highest) {
                 scale = candidate;
                 break;
             }
         }
-        return new PaperScale(scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale);
+        return new PaperScale(scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale, landscape);
+    }
+
+    /** Whether the count of every single position can be read on the sheet. */
+    public static boolean countsLegible(Design design, PaperSize paper) {
+        double size = design.layout().depthM() * 0.92 * 1000;
+        return size / of(PlanDrawing.extent(design), paper).oneTo() >= LEAST_COUNT_MM;
     }
 }

@@ -1,20 +1,27 @@
 package whipsaw.app.drawing;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.app.store.Json;
+import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.section.CutLine;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
 /** What the page's script needs to find and name the thing under the pointer or the cursor. */
@@ -26,6 +33,7 @@ public final class PlanData {
     /** JSON; lengths in metres, rounded to a millimetre. */
     public static String of(Design design) {
         Map<String, Object> data = new LinkedHashMap<>();
+        ArrayLayout layout = design.layout();
         data.put(
                 "along",
                 List.of(
@@ -35,50 +43,142 @@ public final class PlanData {
                 "size", List.of(mm(design.layout().alongM()), mm(design.layout().depthM())));
         data.put("pitch", mm(design.layout().pitchM()));
         data.put("unit", design.job().project().units() == UnitSystem.US ? 0.3048 : 1.0);
-        Map<PanelPressure, Integer> kinds = new LinkedHashMap<>();
-        Map<Integer, String> strings = new LinkedHashMap<>();
-        for (Circuits.PvString s : design.circuits().strings()) {
-            s.modules().forEach(i -> strings.put(i, s.name()));
-        }
-        List<Object> modules = new ArrayList<>();
-        for (HoldDown.Demand d : design.holdDown().demands()) {
-            int kind = kinds.computeIfAbsent(d.pressure(), k -> kinds.size());
-            modules.add(List.of(
-                    mm(d.module().s()),
-                    mm(d.module().t()),
-                    d.module().row(),
-                    d.module().column(),
-                    kind,
-                    strings.getOrDefault(d.module().index(), "")));
-        }
-        UnitSystem units = design.job().project().units();
-        data.put(
-                "kinds",
-                kinds.keySet().stream()
-                        .map(p -> "zone "
-                                + p.zone()
-                                + (p.edgeFactor() > 1 ? ", array edge" : "")
-                                + ", uplift "
-                                + (Double.isNaN(p.upliftPa())
-                                        ? "not established"
-                                        : Show.in(units, Dimension.LOAD, p.upliftPa())))
-                        .toList());
-        data.put("modules", modules);
-        List<Object> positions = new ArrayList<>();
-        for (HoldDown.Position p : design.holdDown().positions()) {
-            positions.add(List.of(
-                    mm(p.s()),
-                    mm(p.t()),
-                    p.number(),
-                    p.ballast().blocksNeeded(),
-                    p.ballast().blocksPlaced()));
-        }
-        data.put("positions", positions);
+        modules(design, data);
+        positions(design, data);
         data.put("established", design.holdDown().established());
         data.put("rowsOfBand", design.layout().pairs() == null ? 1 : 2);
+        data.put("column", layout.columnPitchM());
+        data.put("large", ArrayLayer.large(design));
+        CutLine cut = SectionDrawing.standardCut(design);
+        CutLine across = SectionDrawing.acrossRoof(design);
+        data.put("cut", ring(new Coordinate[] {cut.a(), cut.b()}));
+        data.put("across", ring(new Coordinate[] {across.a(), across.b()}));
+        data.put(
+                "edges",
+                design.plan().edges().stream()
+                        .map(e -> ring(new Coordinate[] {e.from(), e.to()}))
+                        .toList());
+        data.put(
+                "inner",
+                design.plan().edges().stream()
+                        .map(e -> e.parapetThicknessM() > 0
+                                ? ring(new Coordinate[] {e.parapet()[3], e.parapet()[2]})
+                                : List.of())
+                        .toList());
+        data.put("grid", grid(design));
+        double blockKg = design.job().array().block().mass().si();
+        Unit mass = Dimension.MASS.unit(design.job().project().units());
+        data.put("block", List.of(mass.fromSi(blockKg), mass.symbol()));
         data.put("places", places(design));
         // a closing tag inside the data would end the element that holds it
         return Json.write(data).replace("<", "\\u003c");
+    }
+
+    /** Lines between bays. */
+    private static List<Object> grid(Design design) {
+        Envelope all = design.plan().outline().getEnvelopeInternal();
+        Set<List<Double>> lines = new LinkedHashSet<>();
+        for (RoofPlan.Bay bay : design.plan().bays()) {
+            double x = mm(bay.cell().getMinX());
+            double y = mm(bay.cell().getMinY());
+            lines.add(List.of(x, mm(all.getMinY()), x, mm(all.getMaxY())));
+            lines.add(List.of(mm(all.getMinX()), y, mm(all.getMaxX()), y));
+        }
+        return List.copyOf(lines);
+    }
+
+    /**
+     * Runs of modules as row, first column, s and t of the first and how many; what holds for each
+     * module as pairs of a value and how many follow each other with it.
+     */
+    private static void modules(Design design, Map<String, Object> data) {
+        UnitSystem units = design.job().project().units();
+        ArrayLayout layout = design.layout();
+        List<Object> runs = new ArrayList<>();
+        for (ArrayLayout.Run run : layout.runs()) {
+            ArrayLayout.Module first = layout.modules().get(run.firstIndex());
+            runs.add(List.of(
+                    first.row(), first.column(), mm(first.s()), mm(first.t()), run.lastIndex() - run.firstIndex() + 1));
+        }
+        data.put("runs", runs);
+        Map<String, Integer> kinds = new LinkedHashMap<>();
+        Repeats kind = new Repeats();
+        for (HoldDown.Demand d : design.holdDown().demands()) {
+            kind.add(kinds.computeIfAbsent(words(units, d.pressure()), k -> kinds.size()));
+        }
+        data.put("kinds", List.copyOf(kinds.keySet()));
+        data.put("kind", kind.list());
+        Map<Integer, String> strings = new HashMap<>();
+        for (Circuits.PvString s : design.circuits().strings()) {
+            s.modules().forEach(i -> strings.put(i, s.name()));
+        }
+        Repeats string = new Repeats();
+        layout.modules().forEach(m -> string.add(strings.getOrDefault(m.index(), "")));
+        data.put("string", string.list());
+    }
+
+    private static String words(UnitSystem units, PanelPressure p) {
+        return "zone "
+                + p.zone()
+                + (p.edgeFactor() > 1 ? ", array edge" : "")
+                + ", uplift "
+                + (Double.isNaN(p.upliftPa()) ? "not established" : Show.in(units, Dimension.LOAD, p.upliftPa()));
+    }
+
+    /** Positions in order: differences of s and t in millimetres, then rows and counts. */
+    private static void positions(Design design, Map<String, Object> data) {
+        List<Long> s = new ArrayList<>();
+        Repeats t = new Repeats();
+        Repeats row = new Repeats();
+        Repeats needed = new Repeats();
+        Repeats placed = new Repeats();
+        Repeats first = new Repeats();
+        long lastS = 0;
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            long atS = Math.round(p.s() * 1000);
+            s.add(atS - lastS);
+            lastS = atS;
+            t.add(mm(p.t()));
+            String[] number = p.number().split("-");
+            row.add(Integer.valueOf(number[0]));
+            first.add(Integer.parseInt(number[1]) - s.size());
+            needed.add(p.ballast().blocksNeeded());
+            placed.add(p.ballast().blocksPlaced());
+        }
+        data.put(
+                "positions",
+                Map.of(
+                        "s",
+                        s,
+                        "t",
+                        t.list(),
+                        "row",
+                        row.list(),
+                        "place",
+                        first.list(),
+                        "needed",
+                        needed.list(),
+                        "placed",
+                        placed.list()));
+    }
+
+    /** A list as values and how often each follows itself. */
+    private static final class Repeats {
+        private final List<Object> list = new ArrayList<>();
+
+        void add(Object value) {
+            int last = list.size() - 2;
+            if (last >= 0 && list.get(last).equals(value)) {
+                list.set(last + 1, (Integer) list.get(last + 1) + 1);
+            } else {
+                list.add(value);
+                list.add(1);
+            }
+        }
+
+        List<Object> list() {
+            return list;
+        }
     }
 
     /** Where each check looks: rings on the plan, in metres, by the check's id. */

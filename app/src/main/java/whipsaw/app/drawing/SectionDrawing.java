@@ -1,42 +1,160 @@
 package whipsaw.app.drawing;
 
+import java.time.format.TextStyle;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
-import whipsaw.core.array.RowSpacing;
+import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
+import whipsaw.core.section.CutLine;
+import whipsaw.core.section.RoofSection;
+import whipsaw.core.section.SunInSection;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
 /**
- * A section through three rows, to scale: the teeth of the saw, with the sun of the shortest day at
- * the governing end of the window and the shadow it throws. The roof is drawn level.
+ * The section along a line over the roof, heights and lengths to one scale: the teeth of the saw,
+ * parapets and plant, the sun of a day and hour and the shadows it throws. The roof is drawn level.
  */
 public final class SectionDrawing {
-    private static final double TEXT = 0.135;
+    private static final int MOST_RAYS = 14;
+    private static final double SQUARE_DEG = 1;
 
-    private SectionDrawing() {}
+    private final Design design;
+    private final ArrayLayout layout;
+    private final UnitSystem units;
+    private final RoofSection section;
+    private final SunInSection sun;
+    private final double lengthM;
+    private final double textM;
+    private final Svg svg = new Svg();
 
+    private SectionDrawing(Design design, CutLine cut, SolarTime sun) {
+        this.design = design;
+        this.layout = design.layout();
+        this.units = design.job().project().units();
+        this.section = RoofSection.of(design, cut);
+        this.sun = SunInSection.of(section, sun, design.job().roof().upAzimuth().si());
+        this.lengthM = cut.lengthM();
+        this.textM = Math.max(0.09, lengthM / 44);
+    }
+
+    /** Through three rows or two pairs, with the sun that governs the gap. */
     public static String of(Design design) {
+        return of(design, standardCut(design), PlanDrawing.standardSun(design));
+    }
+
+    public static String of(Design design, CutLine cut, SolarTime sun) {
+        return new SectionDrawing(design, cut, sun).draw();
+    }
+
+    /** What the section says of the sun, in a sentence. */
+    public static String sunWords(Design design, CutLine cut, SolarTime sun) {
+        return new SectionDrawing(design, cut, sun).sunWords();
+    }
+
+    /** A day of the year as people write it. */
+    public static String day(SolarTime sun) {
+        return sun.date().getDayOfMonth() + " " + sun.date().getMonth().getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
+    }
+
+    /** An hour as people write it. */
+    public static String hour(SolarTime sun) {
+        long minutes = Math.round(sun.hour() * 60);
+        return String.format("%d:%02d", minutes / 60, minutes % 60);
+    }
+
+    /** A cut square to the rows through three of them, or two pairs, near the middle of the array. */
+    public static CutLine standardCut(Design design) {
         ArrayLayout layout = design.layout();
-        UnitSystem units = design.job().project().units();
-        RowSpacing r = layout.spacing();
-        boolean pairs = layout.pairs() != null;
-        double ridge = pairs ? layout.pairs().input().ridgeGapM() : 0;
-        double pitch = layout.pitchM();
-        int shown = pairs ? 2 : 3;
-        double wide = pairs ? 2 * layout.depthM() + ridge : layout.depthM();
-        double low = layout.lowEdgeM();
-        double high = layout.highEdgeM();
-        double left = -0.9;
-        double right = (shown - 1) * pitch + wide + 0.7;
-        double top = high + 0.62;
-        double bottom = -0.42;
-        Svg svg = new Svg();
+        List<ArrayLayout.Module> all = layout.modules();
+        if (all.isEmpty()) {
+            return acrossRoof(design);
+        }
+        Map<String, ArrayLayout.Module> byNumber = new HashMap<>();
+        all.forEach(m -> byNumber.put(m.number(), m));
+        int wanted = layout.pairs() == null ? 3 : 4;
+        double middleS =
+                all.stream().mapToDouble(ArrayLayout.Module::s).average().orElse(0);
+        double middleT =
+                all.stream().mapToDouble(ArrayLayout.Module::t).average().orElse(0);
+        ArrayLayout.Module first = all.get(0);
+        int most = 0;
+        List<ArrayLayout.Module> fromTheMiddle = all.stream()
+                .sorted(Comparator.comparingDouble(m -> Math.hypot(m.s() - middleS, m.t() - middleT)))
+                .toList();
+        for (ArrayLayout.Module m : fromTheMiddle) {
+            if (layout.pairs() != null && layout.looksBack(m.row())) {
+                continue;
+            }
+            int rows = rowsBehind(layout, byNumber, m, wanted);
+            if (rows > most) {
+                most = rows;
+                first = m;
+            }
+            if (most == wanted) {
+                break;
+            }
+        }
+        most = Math.max(1, most);
+        ArrayLayout.Module last = byNumber.get((first.row() + most - 1) + "-" + first.column());
+        double s = first.s() + layout.alongM() / 2;
+        ArrayFrame frame = layout.frame();
+        double beyond = Math.min(0.8, Math.max(0.1, layout.gapM() * 0.8));
+        double rear = (last == null ? first : last).t() + layout.depthM();
+        return new CutLine(frame.plan(s, first.t() - beyond), frame.plan(s, rear + beyond));
+    }
+
+    private static int rowsBehind(
+            ArrayLayout layout, Map<String, ArrayLayout.Module> byNumber, ArrayLayout.Module m, int wanted) {
+        int rows = 1;
+        while (rows < wanted
+                && !layout.walkwaysAfter().contains(m.row() + rows - 1)
+                && byNumber.containsKey((m.row() + rows) + "-" + m.column())) {
+            rows++;
+        }
+        return rows;
+    }
+
+    /** Over the whole roof, square to the rows, through a place or the middle. */
+    public static CutLine acrossRoof(Design design) {
+        Envelope box = PlanDrawing.extent(design);
+        ArrayFrame frame = design.layout().frame();
+        Coordinate middle = design.plan().outline().getInteriorPoint().getCoordinate();
+        double s = frame.s(middle.x, middle.y);
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Coordinate c : design.plan().outline().getCoordinates()) {
+            least = Math.min(least, frame.t(c.x, c.y));
+            most = Math.max(most, frame.t(c.x, c.y));
+        }
+        double beyond = Math.max(box.getWidth(), box.getHeight()) * 0.02;
+        return new CutLine(frame.plan(s, least - beyond), frame.plan(s, most + beyond));
+    }
+
+    private boolean squareToRows() {
+        CutLine cut = section.line();
+        double ds = Math.abs(layout.frame().s(cut.b().x - cut.a().x, cut.b().y - cut.a().y));
+        return Math.toDegrees(Math.asin(Math.min(1, ds / lengthM))) < SQUARE_DEG;
+    }
+
+    private String draw() {
+        double high = section.highestM();
+        double left = -textM * 1.6;
+        double right = lengthM + textM * 1.6;
+        double top = Math.max(high, textM) + textM * (layout.pairs() == null ? 2.6 : 3.6);
+        double bottom = -textM * 3.4;
         svg.open(
                 "svg",
                 "class=\"section\" role=\"img\" aria-label=\""
-                        + Svg.escape(words(design))
+                        + Svg.escape(words())
                         + "\" viewBox=\""
                         + Svg.u(left)
                         + " "
@@ -46,125 +164,199 @@ public final class SectionDrawing {
                         + " "
                         + Svg.u(top - bottom)
                         + "\" xmlns=\"http://www.w3.org/2000/svg\"");
-        svg.line("class=\"roofline\"", new Coordinate(left, 0), new Coordinate(right, 0));
-        for (int i = 0; i < shown; i++) {
-            double x = i * pitch;
-            tooth(svg, x, low, x + layout.depthM(), high);
-            if (pairs) {
-                tooth(svg, x + wide, low, x + layout.depthM() + ridge, high);
-            }
+        roof();
+        solids();
+        panels();
+        shadows();
+        rays(top - textM * 1.5);
+        String text = size("middle");
+        svg.text(text + " class=\"cutname\"", -textM * 0.9, -textM * 0.3, "A");
+        svg.text(text + " class=\"cutname\"", lengthM + textM * 0.9, -textM * 0.3, "B");
+        if (squareToRows() && !section.panels().isEmpty() && section.panels().size() <= MOST_RAYS) {
+            rowDimensions();
+        } else {
+            dimension(0, lengthM, -textM * 1.9, Show.both(units, Dimension.ROOF_LENGTH, lengthM));
         }
-        String text = "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(TEXT) + "\"";
-        gap(svg, wide, layout, units, text);
-        dimension(
-                svg,
-                0,
-                pitch,
-                -0.3,
-                Show.in(units, Dimension.ROOF_LENGTH, pitch) + (pairs ? " pair to pair" : " row to row"),
-                text);
-        svg.text(
-                text.replace("middle", "start"),
-                left + 0.05,
-                high + 0.42,
-                "tilt "
-                        + Show.number(r.input().tiltDeg(), 1)
-                        + "°, upper edge "
-                        + Show.both(units, Dimension.PART_LENGTH, high)
-                        + " above the roof, facing "
-                        + Show.number(layout.facingDeg(), 0)
-                        + "°"
-                        + (pairs ? " and " + Show.number((layout.facingDeg() + 180) % 360, 0) + "°" : ""));
-        if (pairs) {
-            lowSun(svg, layout, wide, pitch, text);
-        } else if (r.shadeFree() && r.profileAngleDeg() < 90) {
-            sun(svg, layout, r, pitch, text);
+        svg.text(size("start") + " class=\"dimtext\"", left + textM * 0.2, top - textM, caption());
+        if (layout.pairs() != null) {
+            String limit = Show.number(layout.pairs().shadeLimitDeg(layout.gapM()), 1);
+            svg.text(
+                    size("start") + " class=\"dimtext\"",
+                    left + textM * 0.2,
+                    top - textM * 2.2,
+                    "a face is in shade while the sun is below " + limit + "° in section");
         }
         return svg.close("svg").toString();
     }
 
-    private static void tooth(Svg svg, double lowX, double low, double highX, double high) {
-        svg.line("class=\"leg\"", new Coordinate(lowX, 0), new Coordinate(lowX, low));
-        svg.line("class=\"leg\"", new Coordinate(highX, 0), new Coordinate(highX, high));
-        svg.line("class=\"tooth\"", new Coordinate(lowX, low), new Coordinate(highX, high));
+    private String size(String anchor) {
+        return "text-anchor=\"" + anchor + "\" font-size=\"" + Svg.u(textM) + "\"";
     }
 
-    /** The ray over a ridge that just reaches the low edge of the next pair. */
-    private static void lowSun(Svg svg, ArrayLayout layout, double wide, double pitch, String text) {
-        double limit = layout.pairs().shadeLimitDeg(layout.gapM());
-        double tan = Math.tan(Math.toRadians(limit));
-        double x = wide - layout.depthM();
-        double reach = layout.depthM() + layout.gapM();
-        svg.line(
-                "class=\"ray\"",
-                new Coordinate(x - 0.7, layout.highEdgeM() + 0.7 * tan),
-                new Coordinate(x + reach, layout.highEdgeM() - reach * tan));
-        svg.text(
-                text.replace("middle", "start"),
-                x + 0.1,
-                layout.highEdgeM() + 0.2,
-                "a face is in shade while the sun is below " + Show.number(limit, 1) + "° in section");
-    }
-
-    private static void gap(Svg svg, double from, ArrayLayout layout, UnitSystem units, String text) {
-        String own = Show.in(units, Dimension.PART_LENGTH, layout.gapM());
-        String other = Show.in(units.other(), Dimension.PART_LENGTH, layout.gapM());
-        dimension(svg, from, from + layout.gapM(), -0.12, own + " [" + other + "]", text);
-    }
-
-    private static void dimension(Svg svg, double from, double to, double y, String words, String text) {
-        svg.line("class=\"dim\"", new Coordinate(from, y), new Coordinate(to, y));
-        for (double x : new double[] {from, to}) {
-            svg.line("class=\"dim tick\"", new Coordinate(x - 0.03, y - 0.03), new Coordinate(x + 0.03, y + 0.03));
-        }
-        svg.text(text.replace("middle", "start"), to + 0.08, y - 0.04, words);
-    }
-
-    /** The governing ray over each upper edge, down to the roof or to the row behind. */
-    private static void sun(Svg svg, ArrayLayout layout, RowSpacing r, double pitch, String text) {
-        double tan = Math.tan(Math.toRadians(r.profileAngleDeg()));
-        double high = layout.highEdgeM();
-        for (int i = 0; i < 2; i++) {
-            double x = i * pitch + layout.depthM();
-            double reach = high / tan;
-            double toLow = (high - layout.lowEdgeM()) / tan;
-            svg.line(
-                    "class=\"ray\"",
-                    new Coordinate(x - 0.55, high + 0.55 * tan),
-                    new Coordinate(x + Math.min(reach, layout.gapM()), high - Math.min(reach, layout.gapM()) * tan));
-            svg.line("class=\"shadow\"", new Coordinate(x, 0), new Coordinate(x + Math.min(reach, layout.gapM()), 0));
-            if (toLow > layout.gapM() + 1e-9) {
-                // the shadow climbs the next row
-                double slope = (high - layout.lowEdgeM()) / layout.depthM();
-                double run = (high - layout.gapM() * tan - layout.lowEdgeM()) / (slope + tan);
-                double start = x + layout.gapM();
-                svg.line(
-                        "class=\"shadow\"",
-                        new Coordinate(start, layout.lowEdgeM()),
-                        new Coordinate(start + run, layout.lowEdgeM() + slope * run));
+    private void roof() {
+        double end = textM * 1.1;
+        for (RoofSection.Stretch r : section.roof()) {
+            svg.path(
+                    "class=\"slab\"",
+                    "M" + Svg.point(new Coordinate(r.fromM(), 0)) + "H" + Svg.u(r.toM()) + "V" + Svg.u(textM * 0.35)
+                            + "H" + Svg.u(r.fromM()) + "Z");
+            svg.line("class=\"roofline\"", new Coordinate(r.fromM(), 0), new Coordinate(r.toM(), 0));
+            for (double x : new double[] {r.fromM(), r.toM()}) {
+                if (x > 1e-6 && x < lengthM - 1e-6) {
+                    svg.line("class=\"roofline\"", new Coordinate(x, 0), new Coordinate(x, -end));
+                }
             }
         }
-        long minutes = Math.round(r.hour() * 60);
-        svg.text(
-                text.replace("middle", "start"),
-                layout.depthM() - 0.5,
-                high + 0.24,
-                "shortest day, sun "
-                        + Show.number(r.profileAngleDeg(), 1)
-                        + "° in section at "
-                        + String.format("%d:%02d", minutes / 60, minutes % 60)
-                        + " solar time");
     }
 
-    private static String words(Design design) {
-        UnitSystem units = design.job().project().units();
-        ArrayLayout layout = design.layout();
+    private void solids() {
+        double free = Double.NEGATIVE_INFINITY;
+        for (RoofSection.Solid s : section.solids()) {
+            boolean parapet = s.kind() == RoofSection.Kind.PARAPET;
+            PlanDrawing.rect(
+                    svg, parapet ? "solid parapetcut" : "solid", s.fromM(), 0, s.toM() - s.fromM(), s.heightM(), 0);
+            String words = (parapet ? "" : s.name() + " ") + Show.in(units, Dimension.ROOF_LENGTH, s.heightM());
+            double middle = (s.fromM() + s.toM()) / 2;
+            double half = words.length() * textM * 0.23;
+            if (middle - half > free) {
+                svg.text(size("middle") + " class=\"dimtext\"", middle, s.heightM() + textM * 0.3, words);
+                free = middle + half;
+            }
+        }
+    }
+
+    private void panels() {
+        for (RoofSection.Panel p : section.panels()) {
+            Coordinate from = new Coordinate(p.fromM(), p.fromHeightM());
+            Coordinate to = new Coordinate(p.toM(), p.toHeightM());
+            svg.line("class=\"leg\"", new Coordinate(p.fromM(), 0), from);
+            svg.line("class=\"leg\"", new Coordinate(p.toM(), 0), to);
+            svg.line("class=\"tooth\"", from, to);
+        }
+    }
+
+    private void shadows() {
+        for (SunInSection.Shadow s : sun.shadows()) {
+            svg.line(
+                    "class=\"shadow\"",
+                    new Coordinate(s.fromM(), s.fromHeightM()),
+                    new Coordinate(s.toM(), s.toHeightM()));
+        }
+    }
+
+    /** Rays over the upper edges of a few rows, or over parapets and plant of a long cut. */
+    private void rays(double skyM) {
+        if (!sun.up()) {
+            return;
+        }
+        double tan = Math.tan(Math.toRadians(Math.min(89.9, sun.profileDeg())));
+        double away = sun.fromA() ? 1 : -1;
+        for (SunInSection.Shadow s : sun.shadows()) {
+            if (s.panel() >= 0 || sun.shadows().size() > MOST_RAYS) {
+                continue;
+            }
+            // the far end of a shadow on the roof is where the ray lands
+            double x = sun.fromA() ? s.toM() : s.fromM();
+            double z = sun.fromA() ? s.toHeightM() : s.fromHeightM();
+            double back = Math.min((skyM - z) / tan, lengthM * 0.3);
+            svg.line("class=\"ray\"", new Coordinate(x, z), new Coordinate(x - away * back, z + back * tan));
+        }
+    }
+
+    private void rowDimensions() {
+        List<RoofSection.Panel> panels = section.panels();
+        boolean gapShown = false;
+        for (int i = 0; i + 1 < panels.size(); i++) {
+            double from = panels.get(i).toM();
+            double gap = panels.get(i + 1).fromM() - from;
+            if (!gapShown && Math.abs(gap - layout.gapM()) < 0.002) {
+                String own = Show.in(units, Dimension.PART_LENGTH, layout.gapM());
+                String other = Show.in(units.other(), Dimension.PART_LENGTH, layout.gapM());
+                dimension(from, from + gap, -textM * 1.1, own + " [" + other + "]");
+                gapShown = true;
+            }
+        }
+        double pitch = layout.pitchM();
+        double start = panels.get(0).fromM();
+        boolean repeats = panels.stream().anyMatch(p -> Math.abs(p.fromM() - start - pitch) < 0.002);
+        if (repeats) {
+            dimension(
+                    start,
+                    start + pitch,
+                    -textM * 2.5,
+                    Show.in(units, Dimension.ROOF_LENGTH, pitch)
+                            + (layout.pairs() == null ? " row to row" : " pair to pair"));
+        }
+    }
+
+    private void dimension(double from, double to, double y, String words) {
+        svg.line("class=\"dim\"", new Coordinate(from, y), new Coordinate(to, y));
+        double tick = textM * 0.25;
+        for (double x : new double[] {from, to}) {
+            svg.line("class=\"dim tick\"", new Coordinate(x - tick, y - tick), new Coordinate(x + tick, y + tick));
+        }
+        boolean beside = to + textM * words.length() * 0.5 < lengthM;
+        svg.text(
+                size(beside ? "start" : "middle") + " class=\"dimtext\"",
+                beside ? to + textM * 0.6 : (from + to) / 2,
+                beside ? y - textM * 0.33 : y - textM * 1.1,
+                words);
+    }
+
+    private String caption() {
+        if (layout.modules().isEmpty()) {
+            return "no modules on this roof";
+        }
+        double facing = layout.facingDeg();
+        return "tilt "
+                + Show.number(layout.spacing().input().tiltDeg(), 1)
+                + "°, upper edge "
+                + Show.both(units, Dimension.PART_LENGTH, layout.highEdgeM())
+                + " above the roof, facing "
+                + Show.number(facing, 0)
+                + "°"
+                + (layout.pairs() == null ? "" : " and " + Show.number((facing + 180) % 360, 0) + "°");
+    }
+
+    private String sunWords() {
+        SolarTime at = sun.sun();
+        String when = day(at) + ", " + hour(at) + " solar: ";
+        if (!sun.up()) {
+            return when + "the sun is down";
+        }
+        String place = "sun "
+                + Show.number(at.elevationDeg(), 1)
+                + "° high at "
+                + Show.number(at.azimuthDeg(), 0)
+                + "°, "
+                + Show.number(sun.profileDeg(), 1)
+                + "° in section from "
+                + (sun.fromA() ? "A" : "B");
+        double on = sun.onModulesM();
+        if (section.panels().isEmpty()) {
+            return when + place;
+        }
+        return when
+                + place
+                + (on > 0.001
+                        ? "; up to " + Show.in(units, Dimension.PART_LENGTH, on) + " of a module in shadow"
+                        : "; no module in shadow");
+    }
+
+    private String words() {
         boolean pairs = layout.pairs() != null;
         boolean free = pairs ? layout.pairs().shadeFree() : layout.spacing().shadeFree();
         double needed = pairs ? layout.pairs().valleyM() : layout.spacing().gapM();
-        return (pairs ? "Section through two pairs: valley " : "Section through three rows: gap ")
+        return "Section from A to B over "
+                + Show.in(units, Dimension.ROOF_LENGTH, lengthM)
+                + " through "
+                + section.panels().size()
+                + (section.panels().size() == 1 ? " module, " : " modules, ")
+                + (pairs ? "valley " : "row gap ")
                 + Show.both(units, Dimension.PART_LENGTH, layout.gapM())
                 + ", needed for no shadow in the window "
-                + (free ? Show.both(units, Dimension.PART_LENGTH, needed) : "more than any gap");
+                + (free ? Show.both(units, Dimension.PART_LENGTH, needed) : "more than any gap")
+                + ". "
+                + sunWords();
     }
 }

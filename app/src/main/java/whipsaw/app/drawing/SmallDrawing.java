@@ -14,6 +14,13 @@ public final class SmallDrawing {
     private SmallDrawing() {}
 
     public static String of(Design design) {
+        return of(design, 0);
+    }
+
+    /**
+     * @param marked row that stands out, or 0
+     */
+    public static String of(Design design, int marked) {
         Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
         box.expandBy(Math.max(box.getWidth(), box.getHeight()) * 0.03);
         Svg svg = new Svg();
@@ -30,15 +37,20 @@ public final class SmallDrawing {
         ArrayLayout layout = design.layout();
         ArrayFrame frame = layout.frame();
         StringBuilder rows = new StringBuilder();
+        StringBuilder here = new StringBuilder();
         for (ArrayLayout.Run run : layout.runs()) {
             double t = layout.modules().get(run.firstIndex()).t();
-            rows.append(Svg.ring(List.of(
-                    frame.plan(run.from(), t),
-                    frame.plan(run.to(), t),
-                    frame.plan(run.to(), t + layout.depthM()),
-                    frame.plan(run.from(), t + layout.depthM()))));
+            (run.row() == marked ? here : rows)
+                    .append(Svg.ring(List.of(
+                            frame.plan(run.from(), t),
+                            frame.plan(run.to(), t),
+                            frame.plan(run.to(), t + layout.depthM()),
+                            frame.plan(run.from(), t + layout.depthM()))));
         }
         svg.path("class=\"modules\"", rows.toString());
+        if (!here.isEmpty()) {
+            svg.path("class=\"here\"", here.toString());
+        }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
             Coordinate[] c = RoofPlan.rectangle(o).getCoordinates();
             svg.path("class=\"obstacle\"", Svg.ring(List.of(c).subList(0, 4)));

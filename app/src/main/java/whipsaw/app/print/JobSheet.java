@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import whipsaw.app.Product;
 import whipsaw.app.drawing.PaperScale;
+import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.store.Revision;
 import whipsaw.core.array.ArrayLayout;
@@ -31,7 +32,7 @@ public record JobSheet(
         Job job,
         Revision revision,
         String drawing,
-        String scale,
+        PaperScale scale,
         String zones,
         List<Row> rows,
         String totalBlocks,
@@ -41,7 +42,8 @@ public record JobSheet(
         List<Check> checks,
         List<String> assumptions,
         List<DataSource> sources,
-        String units) {
+        String status,
+        String legend) {
 
     /**
      * One row of the ballast map.
@@ -49,6 +51,11 @@ public record JobSheet(
      * @param counts blocks from the left, gaps between runs as a bar
      */
     public record Row(int number, String counts, int modules, String blocks, String mass) {}
+
+    /** Counts stand in groups, so that a finger finds its place again. */
+    private static final int GROUP = 5;
+
+    private static final String WIDE = " \u2003";
 
     /** Product and version, for the foot of the sheet. */
     public String writtenBy() {
@@ -61,13 +68,13 @@ public record JobSheet(
     /**
      * @param ownStyle whether the drawing brings its line weights along, see {@link PlanDrawing}
      */
-    public static JobSheet of(Design design, Revision revision, CodeTables tables, boolean ownStyle) {
+    public static JobSheet of(Design design, Revision revision, CodeTables tables, PaperSize paper, boolean ownStyle) {
         UnitSystem units = design.job().project().units();
         return new JobSheet(
                 design.job(),
                 revision,
-                PlanDrawing.forPaper(design, ownStyle),
-                "1 : " + PaperScale.of(PlanDrawing.extent(design)).oneTo(),
+                PlanDrawing.forPaper(design, paper, ownStyle),
+                PaperScale.of(PlanDrawing.extent(design), paper),
                 zones(design),
                 rows(design, units),
                 design.holdDown().established()
@@ -79,7 +86,18 @@ public record JobSheet(
                 design.checks(),
                 assumptions(design, units),
                 new Figures(design, tables).sources(),
-                units.key());
+                new Figures(design, tables).status().words(),
+                legend(design, paper));
+    }
+
+    private static String legend(Design design, PaperSize paper) {
+        String marks = "An exclamation mark means more are needed than it takes, a question mark that nothing is"
+                + " established.";
+        return PaperScale.countsLegible(design, paper)
+                ? "Numbers are blocks at each position. " + marks
+                : "Numbers are blocks at each position of an area with a heavy border; every position is in the table of"
+                        + " rows. "
+                        + marks;
     }
 
     /** What the hatches mean, the mildest zone first. */
@@ -105,18 +123,21 @@ public record JobSheet(
     private static Row row(Design design, UnitSystem units, int row, List<HoldDown.Position> positions) {
         StringBuilder text = new StringBuilder();
         int blocks = 0;
+        int counted = 0;
         double reached = Double.NaN;
         boolean known = design.holdDown().established();
         for (HoldDown.Position p : positions) {
             if (!Double.isNaN(reached) && p.s() - reached > design.layout().columnPitchM() * 1.2) {
                 text.append(" |");
             }
-            text.append(text.length() == 0 ? "" : " ")
+            boolean five = counted > 0 && counted % GROUP == 0;
+            text.append(text.length() == 0 ? "" : five ? WIDE : " ")
                     .append(known ? String.valueOf(p.ballast().blocksPlaced()) : "?");
             if (p.ballast().full()) {
                 text.append('!');
             }
             blocks += p.ballast().blocksPlaced();
+            counted++;
             reached = p.s();
         }
         int modules = (int) design.layout().modules().stream()

@@ -7,6 +7,7 @@ import com.openhtmltopdf.util.XRLog;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
@@ -23,16 +24,19 @@ public class SheetPdf {
         XRLog.setLoggingEnabled(false);
     }
 
-    public byte[] render(JobSheet sheet) {
+    /** A template as PDF on the paper of a style. */
+    public byte[] render(String template, Map<String, Object> model, PaperStyle style) {
         Context context = new Context();
-        context.setVariable("sheet", sheet);
+        context.setVariables(model);
         context.setVariable("pdf", true);
-        String html = templates.process("sheet", context);
+        context.setVariable("style", style.css());
+        String html = templates.process(template, context);
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             builder.useFastMode();
             font(builder, "BarlowSemiCondensed_400Regular.ttf", FAMILY, 400);
             font(builder, "BarlowSemiCondensed_600SemiBold.ttf", FAMILY, 600);
+            font(builder, "BarlowSemiCondensed_600SemiBold.ttf", FAMILY, 700);
             font(builder, "DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
             builder.useSVGDrawer(new BatikSVGDrawer());
             builder.withHtmlContent(html, SheetPdf.class.getResource("/static/").toString());

@@ -13,17 +13,20 @@ import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.drawing.PlanData;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.drawing.SectionDrawing;
+import whipsaw.app.drawing.SmallDrawing;
 import whipsaw.app.entry.EntryForm;
+import whipsaw.app.help.Guide;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
+import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.working.Working;
+import whipsaw.core.section.CutLine;
 
 /** The work surface of a job. */
 @Controller
@@ -43,7 +46,8 @@ public class JobController {
     }
 
     @GetMapping("/jobs/{slug}")
-    public String open(@PathVariable String slug, Model model) {
+    public String open(@PathVariable String slug, @RequestParam(defaultValue = "false") boolean guide, Model model) {
+        model.addAttribute("guideOpen", guide);
         fill(model, jobs.open(slug));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job";
@@ -82,16 +86,6 @@ public class JobController {
         fill(model, jobs.step(slug, back));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job :: swaps";
-    }
-
-    @GetMapping("/jobs/{slug}/working")
-    public String working(@PathVariable String slug, @RequestParam String figure, Model model) {
-        Working working = new Figures(jobs.open(slug).design(), tables.tables()).working(figure);
-        if (working == null) {
-            throw new StoreException("there is no figure '" + figure + "' in this job");
-        }
-        model.addAttribute("working", working);
-        return "working :: working";
     }
 
     /** Ways out of a check, each solved on a copy. */
@@ -167,7 +161,18 @@ public class JobController {
         model.addAttribute("plan", PlanDrawing.forScreen(design, shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue, tables.tables()));
         model.addAttribute("tape", EntryForm.tape(design.job()));
-        model.addAttribute("section", SectionDrawing.of(design));
+        SolarTime sun = PlanDrawing.standardSun(design);
+        CutLine cut = SectionDrawing.standardCut(design);
+        model.addAttribute("section", SectionDrawing.of(design, cut, sun));
+        model.addAttribute("sun", sun);
+        model.addAttribute("sunDay", SectionDrawing.day(sun));
+        model.addAttribute("sunHour", SectionDrawing.hour(sun));
+        model.addAttribute("sunWords", SectionDrawing.sunWords(design, cut, sun));
+        model.addAttribute("stamp", SmallDrawing.of(design));
+        model.addAttribute("guide", Guide.of(design));
+        if (!model.containsAttribute("guideOpen")) {
+            model.addAttribute("guideOpen", false);
+        }
         model.addAttribute("data", PlanData.of(design));
         model.addAttribute("canRedo", jobs.canRedo(shown.slug()));
         model.addAttribute("canUndo", shown.revision().shows() > 1);

@@ -67,7 +67,7 @@ public class JobListController {
         Map<String, Object> project = (Map<String, Object>) document.get("project");
         project.put("name", name);
         project.put("units", units);
-        return "redirect:/jobs/" + jobs.create(jobs.accept(document, false));
+        return "redirect:/jobs/" + jobs.create(jobs.accept(document, false)) + "?guide=true";
     }
 
     /** A job file, chosen or pasted. */

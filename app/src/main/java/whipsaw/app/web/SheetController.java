@@ -1,6 +1,7 @@
 package whipsaw.app.web;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -8,19 +9,23 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import whipsaw.app.Product;
+import org.springframework.web.bind.annotation.RequestParam;
+import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
-import whipsaw.app.print.BallastCsv;
-import whipsaw.app.print.DesignDocument;
 import whipsaw.app.print.JobSheet;
+import whipsaw.app.print.PaperStyle;
 import whipsaw.app.print.SheetPdf;
-import whipsaw.app.store.Json;
 import whipsaw.app.table.CodeTableService;
-import whipsaw.core.job.JobWriter;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.job.Problem;
+import whipsaw.core.working.Working;
 
-/** What leaves the application: the job sheet, the ballast map, the job file and the design. */
+/** Paper: the job sheet, the ballast map for the crew and the workings, as page and as PDF. */
 @Controller
 public class SheetController {
+    private static final Map<String, String> SHEETS =
+            Map.of("job", "Job sheet", "ballast", "Ballast map", "workings", "Workings");
+
     private final JobService jobs;
     private final CodeTableService tables;
     private final SheetPdf pdf;
@@ -31,42 +36,80 @@ public class SheetController {
         this.pdf = pdf;
     }
 
-    private JobSheet sheet(String slug, boolean ownStyle) {
+    /** What is to be printed, on what. */
+    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper) {
+        PaperStyle style() {
+            return PaperStyle.of(shown, paper, SHEETS.get(sheet));
+        }
+    }
+
+    private Wanted wanted(String slug, String sheet, String paper) {
         JobService.Shown shown = jobs.open(slug);
-        return JobSheet.of(shown.design(), shown.revision(), tables.tables(), ownStyle);
+        if (!SHEETS.containsKey(sheet)) {
+            throw new JobService.Refused(List.of(
+                    new Problem("$.sheet", "Sheet", sheet, "is none of job, ballast, workings: for example ballast")));
+        }
+        try {
+            return new Wanted(
+                    shown,
+                    sheet,
+                    PaperSize.of(paper, shown.design().job().project().units()));
+        } catch (IllegalArgumentException e) {
+            throw new JobService.Refused(List.of(
+                    new Problem("$.paper", "Paper", paper, "is none of a4, a3, letter, tabloid: for example a4")));
+        }
+    }
+
+    private void fill(Map<String, Object> model, Wanted w, boolean ownStyle) {
+        JobSheet sheet = JobSheet.of(w.shown().design(), w.shown().revision(), tables.tables(), w.paper(), ownStyle);
+        model.put("sheet", sheet);
+        model.put("title", SHEETS.get(w.sheet()));
+        model.put("kind", w.sheet());
+        model.put("paper", w.paper());
+        model.put("papers", PaperSize.values());
+        model.put("slug", w.shown().slug());
+        model.put("workings", w.sheet().equals("workings") ? workings(w.shown()) : List.of());
+    }
+
+    private List<Working> workings(JobService.Shown shown) {
+        Figures figures = new Figures(shown.design(), tables.tables());
+        return figures.keys().stream().map(figures::working).toList();
     }
 
     @GetMapping("/jobs/{slug}/sheet")
-    public String page(@PathVariable String slug, Model model) {
-        model.addAttribute("sheet", sheet(slug, false));
-        model.addAttribute("slug", slug);
+    public String page(
+            @PathVariable String slug,
+            @RequestParam(defaultValue = "job") String sheet,
+            @RequestParam(required = false) String paper,
+            Model model) {
+        Map<String, Object> filled = new LinkedHashMap<>();
+        fill(filled, wanted(slug, sheet, paper), false);
+        model.addAllAttributes(filled);
         model.addAttribute("pdf", false);
         return "sheet";
     }
 
     @GetMapping("/jobs/{slug}/sheet.pdf")
-    public ResponseEntity<byte[]> pdf(@PathVariable String slug) {
-        return Download.of(slug + ".pdf", MediaType.APPLICATION_PDF, pdf.render(sheet(slug, true)));
+    public ResponseEntity<byte[]> pdf(
+            @PathVariable String slug,
+            @RequestParam(defaultValue = "job") String sheet,
+            @RequestParam(required = false) String paper) {
+        Wanted w = wanted(slug, sheet, paper);
+        Map<String, Object> model = new LinkedHashMap<>();
+        fill(model, w, true);
+        String name = slug + (sheet.equals("job") ? "" : "-" + sheet) + ".pdf";
+        return Download.of(name, MediaType.APPLICATION_PDF, pdf.render("sheet", model, w.style()));
     }
 
-    @GetMapping("/jobs/{slug}/ballast.csv")
-    public ResponseEntity<byte[]> ballast(@PathVariable String slug) {
-        String csv = BallastCsv.of(jobs.open(slug).design());
-        return Download.of(slug + "-ballast.csv", Download.CSV, csv);
-    }
-
-    @GetMapping("/jobs/{slug}/job.json")
-    public ResponseEntity<byte[]> job(@PathVariable String slug) {
-        Map<String, Object> document = new LinkedHashMap<>();
-        document.put("writtenBy", Product.words());
-        document.putAll(JobWriter.write(jobs.open(slug).design().job()));
-        String json = Json.pretty(document);
-        return Download.of(slug + ".whipsaw.json", MediaType.APPLICATION_JSON, json);
-    }
-
-    @GetMapping("/jobs/{slug}/design.json")
-    public ResponseEntity<byte[]> design(@PathVariable String slug) {
-        String json = Json.pretty(DesignDocument.of(jobs.open(slug).design(), tables.tables()));
-        return Download.of(slug + "-design.json", MediaType.APPLICATION_JSON, json);
+    /** Size of the paper and what stands in its margins, for printing from the page. */
+    @GetMapping("/jobs/{slug}/paper.css")
+    public ResponseEntity<byte[]> style(
+            @PathVariable String slug,
+            @RequestParam(defaultValue = "job") String sheet,
+            @RequestParam(required = false) String paper) {
+        return Download.of(
+                "paper.css",
+                MediaType.parseMediaType("text/css;charset=UTF-8"),
+                wanted(slug, sheet, paper).style().css());
     }
 }

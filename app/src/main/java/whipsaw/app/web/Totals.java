@@ -31,13 +31,13 @@ public record Totals(List<Cell> cells, String codes, String status) {
                                 rows,
                                 "total.modules"),
                         new Cell(
-                                "kW dc",
-                                Show.number(design.circuits().dcW() / 1000, 1),
+                                "DC",
+                                Show.number(design.circuits().dcW() / 1000, 1) + " kW",
                                 design.circuits().strings().size() + " strings",
                                 "total.dc"),
                         new Cell(
-                                "kW ac",
-                                Show.number(design.circuits().acVa() / 1000, 1),
+                                "AC",
+                                Show.number(design.circuits().acVa() / 1000, 1) + " kW",
                                 design.circuits().inverters()
                                         + (design.circuits().inverters() == 1 ? " inverter" : " inverters"),
                                 "total.ac"),

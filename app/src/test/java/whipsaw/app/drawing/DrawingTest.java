@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -42,7 +44,7 @@ class DrawingTest {
     void everyPositionHasItsCountAndEveryModuleItsRectangle() throws Exception {
         Design d = design(Seeds.demoJob());
         Document svg = parse(PlanDrawing.forScreen(d, List.of(0, 5)));
-        assertThat(find(svg, "//*[@class='counts']/*[local-name()='text']").getLength())
+        assertThat(find(svg, "//*[@class='counts near']/*[local-name()='text']").getLength())
                 .isEqualTo(d.holdDown().positions().size());
         String modules = find(svg, "//*[@class='modules']/@d").item(0).getNodeValue();
         assertThat(modules.chars().filter(c -> c == 'M').count())
@@ -61,21 +63,32 @@ class DrawingTest {
         var roof = (Map<String, Object>) document.get("roof");
         ((List<Map<String, Object>>) roof.get("obstructions")).get(0).put("name", "<i>\"A\" & 'B'");
         Design d = design(document);
-        Document paper = parse(PlanDrawing.forPaper(d, true));
+        Document paper = parse(PlanDrawing.forPaper(d, PaperSize.LETTER, true));
         assertThat(find(paper, "//*[@tabindex]").getLength()).isZero();
         assertThat(find(paper, "//*[local-name()='style']").getLength()).isEqualTo(1);
         assertThat(paper.getDocumentElement().getTextContent()).contains("<i>\"A\" & 'B'");
         assertThat(PlanDrawing.forScreen(d, List.of())).doesNotContain("<i>");
         assertThat(parse(SectionDrawing.of(d)).getDocumentElement().getAttribute("aria-label"))
-                .contains("Section through three rows");
+                .contains("Section from A to B", "row gap");
     }
 
     @Test
     void thePaperScaleIsTrue() {
-        PaperScale scale = PaperScale.of(new Envelope(0, 60, 0, 40));
-        assertThat(scale.oneTo()).isEqualTo(400);
-        assertThat(scale.widthMm()).isCloseTo(60_000.0 / 400, within(1e-9));
-        assertThat(PaperScale.of(new Envelope(0, 20, 0, 60)).heightMm()).isLessThanOrEqualTo(165);
+        PaperScale scale = PaperScale.of(new Envelope(0, 60, 0, 40), PaperSize.A4);
+        assertThat(scale.widthMm()).isCloseTo(60_000.0 / scale.oneTo(), within(1e-9));
+        assertThat(scale.landscape()).isTrue();
+        for (PaperSize paper : PaperSize.values()) {
+            for (Envelope box : List.of(new Envelope(0, 20, 0, 60), new Envelope(0, 300, 0, 40))) {
+                PaperScale s = PaperScale.of(box, paper);
+                double wide = s.landscape() ? paper.longMm() : paper.shortMm();
+                double tall = s.landscape() ? paper.shortMm() : paper.longMm();
+                assertThat(s.widthMm()).isLessThan(wide - 20);
+                assertThat(s.heightMm()).isLessThan(tall - 69);
+            }
+        }
+        Envelope roof = new Envelope(0, 60, 0, 40);
+        assertThat(PaperScale.of(roof, PaperSize.A3).oneTo())
+                .isLessThan(PaperScale.of(roof, PaperSize.A4).oneTo());
     }
 
     @Test
@@ -83,11 +96,66 @@ class DrawingTest {
     void theDataBesideThePlanNamesEveryModuleAndString() {
         Design d = design(Seeds.demoJob());
         Map<String, Object> data = Json.object(PlanData.of(d));
-        var modules = (List<List<Object>>) data.get("modules");
-        assertThat(modules).hasSize(d.layout().modules().size());
-        assertThat(modules).extracting(m -> m.get(5)).doesNotContain("");
+        var runs = (List<List<Number>>) data.get("runs");
+        assertThat(runs.stream().mapToInt(r -> r.get(4).intValue()).sum())
+                .isEqualTo(d.layout().modules().size());
         var kinds = (List<String>) data.get("kinds");
-        assertThat(modules).allSatisfy(m -> assertThat((Integer) m.get(4)).isBetween(0, kinds.size() - 1));
+        assertThat(unpacked(data.get("kind"))).hasSize(d.layout().modules().size());
+        assertThat(unpacked(data.get("kind")))
+                .allSatisfy(k -> assertThat((Integer) k).isBetween(0, kinds.size() - 1));
+        assertThat(unpacked(data.get("string")))
+                .hasSize(d.layout().modules().size())
+                .doesNotContain("");
+        var positions = (Map<String, Object>) data.get("positions");
+        long s = 0;
+        var steps = (List<Number>) positions.get("s");
+        for (int i = 0; i < steps.size(); i++) {
+            s += steps.get(i).longValue();
+            var p = d.holdDown().positions().get(i);
+            assertThat(s / 1000.0).isCloseTo(p.s(), within(0.0006));
+            assertThat(unpacked(positions.get("needed")).get(i))
+                    .isEqualTo(p.ballast().blocksNeeded());
+            int place = (Integer) unpacked(positions.get("place")).get(i) + i + 1;
+            assertThat(unpacked(positions.get("row")).get(i) + "-" + place).isEqualTo(p.number());
+        }
         assertThat(kinds).anyMatch(k -> k.contains("array edge"));
+    }
+
+    /** Values and how often each is repeated, written out. */
+    private static List<Object> unpacked(Object pairs) {
+        List<?> list = (List<?>) pairs;
+        List<Object> all = new ArrayList<>();
+        for (int i = 0; i < list.size(); i += 2) {
+            all.addAll(Collections.nCopies((Integer) list.get(i + 1), list.get(i)));
+        }
+        return all;
+    }
+
+    @Test
+    void areasOfOneCountTakeInEveryPositionOnceAndBordersLieOnlyBetweenOthers() {
+        for (Design d : List.of(design(Seeds.demoJob()), design(Seeds.demoJobs().get(1)))) {
+            CountRegions all = CountRegions.of(d);
+            assertThat(all.regions().stream()
+                            .mapToInt(CountRegions.Region::positions)
+                            .sum())
+                    .isEqualTo(d.holdDown().positions().size());
+            int blocks = all.regions().stream()
+                    .mapToInt(r -> r.positions() * Integer.parseInt(r.words().replace("!", "")))
+                    .sum();
+            assertThat(blocks).isEqualTo(d.holdDown().blocks());
+            // every number stands on a position with that count
+            for (CountRegions.Region r : all.regions()) {
+                boolean odd = r.rows() % 2 == 1;
+                assertThat(d.holdDown().positions())
+                        .anyMatch(p -> r.words()
+                                        .equals(p.ballast().blocksPlaced()
+                                                + (p.ballast().full() ? "!" : ""))
+                                && Math.abs(p.s() - r.s()) < d.layout().columnPitchM() * (odd ? 0.05 : 0.55)
+                                && Math.abs(p.t() - r.t()) < d.layout().pitchM() * (odd ? 0.05 : 0.55));
+            }
+            for (double[] b : all.borders()) {
+                assertThat(b[0] == b[2] || b[1] == b[3]).isTrue();
+            }
+        }
     }
 }

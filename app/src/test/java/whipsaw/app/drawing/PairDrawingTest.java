@@ -98,7 +98,7 @@ class PairDrawingTest {
 
     @Test
     void gridLinesEndAtTheRoof() {
-        String svg = PlanDrawing.forPaper(STORE, false);
+        String svg = PlanDrawing.forPaper(STORE, PaperSize.A3, false);
         Matcher line = Pattern.compile("class=\"grid\" d=\"M(-?[0-9.]+) (-?[0-9.]+)L(-?[0-9.]+) (-?[0-9.]+)\"")
                 .matcher(svg);
         int seen = 0;

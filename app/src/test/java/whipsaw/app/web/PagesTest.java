@@ -13,9 +13,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import whipsaw.app.TestServer;
+import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.JobSheet;
-import whipsaw.app.print.SheetPdf;
 import whipsaw.app.table.CodeTableService;
 
 /** What the server answers: pages, files, and bad requests. */
@@ -80,9 +80,10 @@ class PagesTest {
                 shown.design(),
                 shown.revision(),
                 server.bean(CodeTableService.class).tables(),
+                PaperSize.LETTER,
                 true);
         String text;
-        try (var pdf = Loader.loadPDF(server.bean(SheetPdf.class).render(sheet))) {
+        try (var pdf = Loader.loadPDF(server.bytes(JOB + "/sheet.pdf"))) {
             PDFTextStripper stripper = new PDFTextStripper();
             stripper.setSortByPosition(true);
             text = stripper.getText(pdf);
@@ -92,7 +93,7 @@ class PagesTest {
                 .contains("unconfirmed", "invented", "ASSUMED, to be confirmed: Ground elevation 900 ft")
                 .contains(
                         "R. Okafor-Lindqvist",
-                        "Scale 1 : ",
+                        " on Letter",
                         "Blocks a position takes, position",
                         "ASCE 7-16",
                         "zone 3",

@@ -1,0 +1,86 @@
+package whipsaw.app.drawing;
+
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** Outline, parapets, the set-back line and obstructions with what has to stay clear around them. */
+final class RoofLayer {
+    private final Design design;
+    private final RoofPlan plan;
+    private final UnitSystem units;
+    private final Svg svg;
+    private final double textM;
+    private final boolean paper;
+
+    RoofLayer(Design design, Svg svg, double textM, boolean paper) {
+        this.design = design;
+        this.plan = design.plan();
+        this.units = design.job().project().units();
+        this.svg = svg;
+        this.textM = textM;
+        this.paper = paper;
+    }
+
+    void roof() {
+        svg.open("g", "class=\"layer-roof\"");
+        List<Coordinate> corners =
+                plan.edges().stream().map(RoofPlan.Edge::from).toList();
+        svg.path("class=\"outline\"", Svg.ring(corners));
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.parapetThicknessM() > 0) {
+                svg.path("class=\"parapet\"", Svg.ring(List.of(e.parapet())));
+            }
+        }
+        svg.close("g");
+    }
+
+    void setback() {
+        svg.open("g", "class=\"layer-setback\"");
+        for (RoofPlan.Edge e : plan.edges()) {
+            double keep = e.parapetThicknessM() + design.layout().setbackM();
+            svg.line("class=\"setback\"", PlanDrawing.inwards(e.from(), e, keep), PlanDrawing.inwards(e.to(), e, keep));
+        }
+        svg.close("g");
+    }
+
+    void obstructions() {
+        svg.open("g", "class=\"layer-obstructions\"");
+        for (Job.Obstruction o : design.job().roof().obstructions()) {
+            double x = o.x().si();
+            double y = o.y().si();
+            double w = o.width().si();
+            double h = o.depth().si();
+            double c = o.clear().si();
+            String handle = paper
+                    ? ""
+                    : " tabindex=\"0\" role=\"button\" data-obstruction=\""
+                            + Svg.escape(o.id())
+                            + "\" aria-label=\""
+                            + Svg.escape(o.name())
+                            + ", height "
+                            + Svg.escape(Show.in(
+                                    units, Dimension.ROOF_LENGTH, o.height().si()))
+                            + ". Arrow keys move it.\"";
+            svg.open("g", "class=\"obstruction\"" + handle);
+            PlanDrawing.rect(svg, "clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
+            PlanDrawing.rect(svg, "body", x, y, w, h, 0);
+            svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
+            svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
+            double size = Math.max(
+                    0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
+            svg.text(
+                    "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(size) + "\"",
+                    x + w / 2,
+                    y - size * 0.95,
+                    o.name());
+            svg.close("g");
+        }
+        svg.close("g");
+    }
+}

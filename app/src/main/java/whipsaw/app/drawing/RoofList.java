@@ -1,0 +1,137 @@
+package whipsaw.app.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/**
+ * What the plan draws, as a list to be read or heard.
+ *
+ * @param rows from the front
+ * @param whole whether every row comes with its positions
+ */
+public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, List<String> lines, boolean whole) {
+    private static final int MOST_POSITIONS = 1500;
+
+    /** An obstruction, with the path of its fields. */
+    public record Thing(String id, String words) {}
+
+    /** A row with its positions; none when the row is to be opened first. */
+    public record Row(int number, String words, List<Place> places) {}
+
+    /** A position with its count and what a person is told of it. */
+    public record Place(String number, String count, String words) {}
+
+    /**
+     * @param openRow row whose positions are wanted on a large roof, or 0
+     */
+    public static RoofList of(Design design, int openRow) {
+        boolean whole = design.holdDown().positions().size() <= MOST_POSITIONS;
+        return new RoofList(edges(design), things(design), rows(design, whole, openRow), lines(design), whole);
+    }
+
+    private static List<String> edges(Design design) {
+        UnitSystem units = design.job().project().units();
+        List<String> list = new ArrayList<>();
+        for (RoofPlan.Edge e : design.plan().edges()) {
+            String parapet = e.parapetHeightM() > 0
+                    ? ", parapet "
+                            + Show.in(units, Dimension.ROOF_LENGTH, e.parapetHeightM())
+                            + " high and "
+                            + Show.in(units, Dimension.PART_LENGTH, e.parapetThicknessM())
+                            + " thick"
+                    : ", no parapet";
+            list.add("Edge " + e.number() + ": " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM()) + parapet);
+        }
+        return list;
+    }
+
+    private static List<Thing> things(Design design) {
+        UnitSystem units = design.job().project().units();
+        List<Thing> list = new ArrayList<>();
+        for (Job.Obstruction o : design.job().roof().obstructions()) {
+            list.add(new Thing(
+                    o.id(),
+                    o.name()
+                            + ": "
+                            + length(units, o.width().si())
+                            + " by "
+                            + length(units, o.depth().si())
+                            + ", "
+                            + length(units, o.height().si())
+                            + " high, modules keep "
+                            + length(units, o.clear().si())
+                            + " off; its lower left corner "
+                            + length(units, o.x().si())
+                            + " to the right and "
+                            + length(units, o.y().si())
+                            + " up the sheet"));
+        }
+        return list;
+    }
+
+    private static String length(UnitSystem units, double metres) {
+        return Show.in(units, Dimension.ROOF_LENGTH, metres);
+    }
+
+    private static List<Row> rows(Design design, boolean whole, int openRow) {
+        ArrayLayout layout = design.layout();
+        Map<Integer, List<Place>> places = new TreeMap<>();
+        Map<Integer, Integer> blocks = new TreeMap<>();
+        boolean known = design.holdDown().established();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            HoldDown.Demand demand =
+                    design.holdDown().demands().get(p.shares().get(0).module());
+            int row = demand.module().row();
+            String count = known ? p.ballast().blocksPlaced() + (p.ballast().full() ? "!" : "") : "?";
+            String words = "position "
+                    + p.number()
+                    + ": "
+                    + (known ? p.ballast().blocksPlaced() + " blocks" : "blocks not established")
+                    + (p.ballast().full() ? ", " + p.ballast().blocksNeeded() + " needed" : "")
+                    + ", zone "
+                    + demand.zone();
+            places.computeIfAbsent(row, k -> new ArrayList<>()).add(new Place(p.number(), count, words));
+            blocks.merge(row, p.ballast().blocksPlaced(), Integer::sum);
+        }
+        List<Row> rows = new ArrayList<>();
+        places.forEach((row, list) -> {
+            String walkway = layout.walkwaysAfter().contains(row) ? ", walkway behind it" : "";
+            String count = known ? blocks.get(row) + " blocks" : "blocks not established";
+            rows.add(new Row(
+                    row,
+                    "Row " + row + ": " + list.size() + " positions, " + count + walkway,
+                    whole || row == openRow ? list : List.of()));
+        });
+        return rows;
+    }
+
+    private static List<String> lines(Design design) {
+        UnitSystem units = design.job().project().units();
+        List<String> list = new ArrayList<>();
+        list.add(design.circuits().strings().size()
+                + " strings of "
+                + design.circuits().shortestUsed()
+                + " to "
+                + design.circuits().longestUsed()
+                + " modules on "
+                + design.circuits().inverters()
+                + " inverters");
+        list.add("AC run: "
+                + Show.both(units, Dimension.ROOF_LENGTH, design.run().lengthM()) + " one way, "
+                + design.job().electrical().run().points().size() + " points");
+        list.add("Set-back "
+                + Show.both(units, Dimension.ROOF_LENGTH, design.layout().setbackM())
+                + " from the inner face of every edge");
+        return list;
+    }
+}

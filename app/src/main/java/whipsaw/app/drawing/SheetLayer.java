@@ -1,0 +1,113 @@
+package whipsaw.app.drawing;
+
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import whipsaw.core.array.SolarTime;
+import whipsaw.core.design.Design;
+import whipsaw.core.section.RoofShadows;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** Scale bar, north arrow, and the sun with the shadows it throws on the roof. */
+final class SheetLayer {
+    private final Design design;
+    private final Svg svg;
+    private final double textM;
+    private final Envelope box;
+
+    SheetLayer(Design design, Svg svg, double textM, Envelope box) {
+        this.design = design;
+        this.svg = svg;
+        this.textM = textM;
+        this.box = box;
+    }
+
+    void scaleBar() {
+        boolean us = design.job().project().units() == UnitSystem.US;
+        svg.open("g", "class=\"layer-sheet\"");
+        double barM = us ? 30 * 0.3048 : 10;
+        double x = box.getMinX() + textM * 0.8;
+        double y = box.getMinY() + textM * 0.5;
+        double h = textM * 0.25;
+        PlanDrawing.rect(svg, "bar", x, y, barM / 2, h, 0);
+        PlanDrawing.rect(svg, "bar open", x + barM / 2, y, barM / 2, h, 0);
+        svg.text(
+                "class=\"dimtext\" font-size=\"" + Svg.u(textM * 0.8) + "\"",
+                x + barM + textM * 0.4,
+                y - h * 0.1,
+                us ? "30 ft" : "10 m");
+        svg.close("g");
+    }
+
+    private Coordinate rose() {
+        return new Coordinate(box.getMaxX() - textM * 2.1, box.getMaxY() - textM * 2.3);
+    }
+
+    void north() {
+        Coordinate at = rose();
+        double up = design.job().roof().upAzimuth().si();
+        svg.open("g", "class=\"layer-sheet\"");
+        svg.open(
+                "g",
+                "transform=\"translate(" + Svg.u(at.x) + " " + Svg.u(-at.y) + ") rotate(" + Show.number(-up, 2)
+                        + ")\"");
+        svg.raw("<circle class=\"rose\" r=\"" + Svg.u(textM * 1.15) + "\"/>");
+        svg.path(
+                "class=\"needle\"",
+                "M0 "
+                        + Svg.u(-textM * 1.5)
+                        + "L"
+                        + Svg.u(textM * 0.38)
+                        + " "
+                        + Svg.u(textM * 0.9)
+                        + "L0 "
+                        + Svg.u(textM * 0.55)
+                        + "Z");
+        svg.path(
+                "class=\"needle open\"",
+                "M0 "
+                        + Svg.u(-textM * 1.5)
+                        + "L"
+                        + Svg.u(-textM * 0.38)
+                        + " "
+                        + Svg.u(textM * 0.9)
+                        + "L0 "
+                        + Svg.u(textM * 0.55)
+                        + "Z");
+        svg.close("g");
+        double angle = Math.toRadians(-up);
+        svg.text(
+                "class=\"dimtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.9) + "\"",
+                at.x + Math.sin(angle) * textM * 1.9,
+                at.y + Math.cos(angle) * textM * 1.9 - textM * 0.3,
+                "N");
+        svg.close("g");
+    }
+
+    /** The sun around the north arrow, and shadows of parapets and plant. */
+    void sun(SolarTime sun) {
+        svg.open("g", "class=\"layer-sun\" id=\"sun\"");
+        if (sun.elevationDeg() > 0) {
+            Geometry shade = RoofShadows.of(design, sun);
+            svg.path("class=\"roofshade\"", Svg.area(shade));
+            double angle = Math.toRadians(
+                    sun.azimuthDeg() - design.job().roof().upAzimuth().si());
+            Coordinate at = rose();
+            double dx = Math.sin(angle);
+            double dy = Math.cos(angle);
+            svg.line(
+                    "class=\"ray\"",
+                    new Coordinate(at.x + dx * textM * 1.5, at.y + dy * textM * 1.5),
+                    new Coordinate(at.x, at.y));
+            svg.raw("<circle class=\"sundisc\" cx=\""
+                    + Svg.u(at.x + dx * textM * 1.7)
+                    + "\" cy=\""
+                    + Svg.u(-(at.y + dy * textM * 1.7))
+                    + "\" r=\""
+                    + Svg.u(textM * 0.32)
+                    + "\"/>");
+        }
+        svg.close("g");
+    }
+}

@@ -1,0 +1,297 @@
+package whipsaw.app.export;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.array.ArrayFrame;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.RoofZones;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+
+/**
+ * The plan as DXF, release 12, in metres: one layer a kind of thing, a module as a block that is
+ * inserted where it lies.
+ */
+public final class DxfDrawing {
+    private static final int METRES = 6;
+    private static final int WHITE = 7;
+
+    private final Design design;
+    private final StringBuilder entities = new StringBuilder(1 << 16);
+    private final Set<String> layers = new LinkedHashSet<>();
+    private final double textM;
+
+    private DxfDrawing(Design design) {
+        this.design = design;
+        this.textM = Math.max(0.3, design.plan().longSideM() / 90);
+    }
+
+    public static String of(Design design) {
+        return new DxfDrawing(design).draw();
+    }
+
+    private String draw() {
+        roof();
+        zones();
+        array();
+        circuits();
+        notes();
+        StringBuilder file = new StringBuilder(entities.length() + 4096);
+        header(file);
+        tables(file);
+        block(file);
+        pair(file, 0, "SECTION");
+        pair(file, 2, "ENTITIES");
+        file.append(entities);
+        pair(file, 0, "ENDSEC");
+        pair(file, 0, "EOF");
+        return file.toString();
+    }
+
+    private void header(StringBuilder file) {
+        Envelope box = design.plan().outline().getEnvelopeInternal();
+        pair(file, 0, "SECTION");
+        pair(file, 2, "HEADER");
+        pair(file, 9, "$ACADVER");
+        pair(file, 1, "AC1009");
+        pair(file, 9, "$INSUNITS");
+        pair(file, 70, String.valueOf(METRES));
+        pair(file, 9, "$MEASUREMENT");
+        pair(file, 70, "1");
+        pair(file, 9, "$EXTMIN");
+        at(file, 10, new Coordinate(box.getMinX(), box.getMinY()));
+        pair(file, 9, "$EXTMAX");
+        at(file, 10, new Coordinate(box.getMaxX(), box.getMaxY()));
+        pair(file, 0, "ENDSEC");
+    }
+
+    private void tables(StringBuilder file) {
+        pair(file, 0, "SECTION");
+        pair(file, 2, "TABLES");
+        pair(file, 0, "TABLE");
+        pair(file, 2, "LAYER");
+        pair(file, 70, String.valueOf(layers.size()));
+        for (String layer : layers) {
+            pair(file, 0, "LAYER");
+            pair(file, 2, layer);
+            pair(file, 70, "0");
+            pair(file, 62, String.valueOf(WHITE));
+            pair(file, 6, "CONTINUOUS");
+        }
+        pair(file, 0, "ENDTAB");
+        pair(file, 0, "ENDSEC");
+    }
+
+    /** One module with its front left corner at the origin, along the x axis. */
+    private void block(StringBuilder file) {
+        double along = design.layout().alongM();
+        double depth = design.layout().depthM();
+        pair(file, 0, "SECTION");
+        pair(file, 2, "BLOCKS");
+        pair(file, 0, "BLOCK");
+        pair(file, 8, "MODULES");
+        pair(file, 2, "MODULE");
+        pair(file, 70, "0");
+        at(file, 10, new Coordinate(0, 0));
+        StringBuilder body = new StringBuilder();
+        polyline(
+                body,
+                "MODULES",
+                List.of(
+                        new Coordinate(0, 0),
+                        new Coordinate(along, 0),
+                        new Coordinate(along, depth),
+                        new Coordinate(0, depth)),
+                true);
+        file.append(body);
+        pair(file, 0, "ENDBLK");
+        pair(file, 8, "MODULES");
+        pair(file, 0, "ENDSEC");
+    }
+
+    private void roof() {
+        RoofPlan plan = design.plan();
+        polyline("ROOF", plan.edges().stream().map(RoofPlan.Edge::from).toList(), true);
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.parapetThicknessM() > 0) {
+                polyline("PARAPETS", List.of(e.parapet()), true);
+            }
+            Coordinate middle = new Coordinate(
+                    (e.from().x + e.to().x) / 2 + e.normalX() * textM * 1.6,
+                    (e.from().y + e.to().y) / 2 + e.normalY() * textM * 1.6);
+            String length = Show.both(design.job().project().units(), Dimension.ROOF_LENGTH, e.lengthM());
+            text("SIZES", middle, textM, "edge " + e.number() + " " + length);
+        }
+        Set<String> drawn = new LinkedHashSet<>();
+        for (RoofPlan.Bay bay : plan.bays()) {
+            Envelope c = bay.cell();
+            if (bay.areaM2() > 0 && drawn.add(bay.name())) {
+                polyline(
+                        "BAYS",
+                        List.of(
+                                new Coordinate(c.getMinX(), c.getMinY()),
+                                new Coordinate(c.getMaxX(), c.getMinY()),
+                                new Coordinate(c.getMaxX(), c.getMaxY()),
+                                new Coordinate(c.getMinX(), c.getMaxY())),
+                        true);
+                text("BAYS", new Coordinate(c.getMinX() + textM, c.getMinY() + textM), textM * 0.8, bay.name());
+            }
+        }
+        for (Job.Obstruction o : design.job().roof().obstructions()) {
+            Coordinate[] ring = RoofPlan.rectangle(o).getCoordinates();
+            polyline("OBSTRUCTIONS", Arrays.asList(ring).subList(0, 4), true);
+            Geometry clear = RoofPlan.rectangle(o).buffer(o.clear().si());
+            outline("CLEAR-DISTANCES", clear);
+            String height = Show.in(
+                    design.job().project().units(),
+                    Dimension.ROOF_LENGTH,
+                    o.height().si());
+            text(
+                    "OBSTRUCTIONS",
+                    new Coordinate(o.x().si(), o.y().si() - textM),
+                    textM * 0.7,
+                    o.name() + ", " + height + " high");
+        }
+    }
+
+    private void zones() {
+        for (RoofZones.Area area : design.site().zones().areas()) {
+            String layer = "ZONE-" + area.name().replaceAll("[^A-Za-z0-9]", "-").toUpperCase(Locale.ROOT);
+            outline(layer, area.shape());
+        }
+    }
+
+    private void outline(String layer, Geometry shape) {
+        for (int i = 0; i < shape.getNumGeometries(); i++) {
+            if (shape.getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
+                ring(layer, p.getExteriorRing().getCoordinates());
+                for (int k = 0; k < p.getNumInteriorRing(); k++) {
+                    ring(layer, p.getInteriorRingN(k).getCoordinates());
+                }
+            }
+        }
+    }
+
+    private void ring(String layer, Coordinate[] closed) {
+        polyline(layer, Arrays.asList(closed).subList(0, closed.length - 1), true);
+    }
+
+    private void array() {
+        ArrayLayout layout = design.layout();
+        ArrayFrame frame = layout.frame();
+        double angle = Math.toDegrees(Math.atan2(frame.alongY(), frame.alongX()));
+        layers.add("MODULES");
+        for (ArrayLayout.Module m : layout.modules()) {
+            pair(entities, 0, "INSERT");
+            pair(entities, 8, "MODULES");
+            pair(entities, 2, "MODULE");
+            at(entities, 10, frame.plan(m.s(), m.t()));
+            pair(entities, 50, number(angle));
+        }
+        boolean known = design.holdDown().established();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            String count = known ? p.ballast().blocksPlaced() + (p.ballast().full() ? "!" : "") : "?";
+            text("BLOCK-COUNTS", frame.plan(p.s(), p.t()), layout.depthM() * 0.5, count);
+        }
+    }
+
+    private void circuits() {
+        ArrayLayout layout = design.layout();
+        for (Circuits.PvString s : design.circuits().strings()) {
+            List<Coordinate> points = new ArrayList<>();
+            for (int i : s.modules()) {
+                ArrayLayout.Module m = layout.modules().get(i);
+                points.add(layout.frame().plan(m.s() + layout.alongM() / 2, m.t() + layout.depthM() / 2));
+            }
+            polyline("STRINGS", points, false);
+            text("STRINGS", points.get(0), layout.depthM() * 0.3, s.name());
+        }
+        polyline(
+                "AC-RUN",
+                design.job().electrical().run().points().stream()
+                        .map(c -> new Coordinate(c.x().si(), c.y().si()))
+                        .toList(),
+                false);
+    }
+
+    private void notes() {
+        Envelope box = design.plan().outline().getEnvelopeInternal();
+        double y = box.getMinY() - textM * 5;
+        for (String line : List.of(
+                design.job().project().name() + ", one unit is one metre",
+                "Preliminary, not for construction until a licensed engineer has signed it.")) {
+            text("NOTES", new Coordinate(box.getMinX(), y), textM, line);
+            y -= textM * 1.6;
+        }
+    }
+
+    private void polyline(String layer, List<Coordinate> points, boolean closed) {
+        layers.add(layer);
+        polyline(entities, layer, points, closed);
+    }
+
+    private static void polyline(StringBuilder out, String layer, List<Coordinate> points, boolean closed) {
+        pair(out, 0, "POLYLINE");
+        pair(out, 8, layer);
+        pair(out, 66, "1");
+        at(out, 10, new Coordinate(0, 0));
+        pair(out, 70, closed ? "1" : "0");
+        for (Coordinate p : points) {
+            pair(out, 0, "VERTEX");
+            pair(out, 8, layer);
+            at(out, 10, p);
+        }
+        pair(out, 0, "SEQEND");
+        pair(out, 8, layer);
+    }
+
+    private void text(String layer, Coordinate where, double heightM, String words) {
+        layers.add(layer);
+        pair(entities, 0, "TEXT");
+        pair(entities, 8, layer);
+        at(entities, 10, where);
+        pair(entities, 40, number(heightM));
+        pair(entities, 1, escaped(words));
+    }
+
+    /** One line of ASCII; other characters as the format writes them. */
+    private static String escaped(String words) {
+        StringBuilder out = new StringBuilder();
+        words.chars().forEach(c -> {
+            if (c >= 32 && c < 127) {
+                out.append((char) c);
+            } else if (c >= 160) {
+                out.append(String.format("\\U+%04X", c));
+            }
+        });
+        return out.toString();
+    }
+
+    private static void at(StringBuilder out, int code, Coordinate c) {
+        pair(out, code, number(c.x));
+        pair(out, code + 10, number(c.y));
+        pair(out, code + 20, "0.0");
+    }
+
+    /** Enough decimals for a tenth of a millimetre. */
+    private static String number(double value) {
+        return String.format(Locale.ROOT, "%.5f", value);
+    }
+
+    private static void pair(StringBuilder out, int code, String value) {
+        out.append(code).append("\r\n").append(value).append("\r\n");
+    }
+}

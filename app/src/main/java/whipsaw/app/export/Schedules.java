@@ -1,0 +1,191 @@
+package whipsaw.app.export;
+
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.app.store.Revision;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.build.Counts;
+import whipsaw.core.check.Check;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.Design;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Unit;
+
+/** The schedules of a design. */
+public final class Schedules {
+    private static final String UNKNOWN = "not established";
+
+    private Schedules() {}
+
+    /** All of them, in the order of a workbook; the first says what they are of. */
+    public static List<Schedule> all(Design design, Revision revision, CodeTables tables) {
+        return List.of(
+                about(design, revision, tables),
+                ballast(design),
+                modules(design),
+                strings(design),
+                loads(design),
+                checks(design),
+                counts(design));
+    }
+
+    private static Schedule about(Design design, Revision revision, CodeTables tables) {
+        Schedule.Builder t = new Schedule.Builder("Sheet", "what", "value");
+        t.row("job", design.job().project().name());
+        t.row("place", design.job().project().place());
+        t.row("prepared by", design.job().project().preparedBy());
+        t.row("revision", revision.number());
+        t.row("stored at, UTC", revision.at());
+        t.row("codes", design.job().site().code().codes());
+        Figures figures = new Figures(design, tables);
+        t.row("data", figures.status().words());
+        figures.sources()
+                .forEach(s -> t.row("source", s.words() + ": " + s.status().words()));
+        t.row("caution", "Preliminary, not for construction until a licensed engineer has signed it.");
+        return t.build();
+    }
+
+    /** One line a position. */
+    public static Schedule ballast(Design design) {
+        Schedule.Builder t = new Schedule.Builder(
+                "Ballast",
+                "position",
+                "row",
+                "zone",
+                "x_m",
+                "y_m",
+                "x_ft",
+                "y_ft",
+                "blocks_needed",
+                "blocks_placed",
+                "ballast_kg",
+                "ballast_lb");
+        boolean known = design.holdDown().established();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            HoldDown.Demand demand =
+                    design.holdDown().demands().get(p.shares().get(0).module());
+            Coordinate at = design.layout().frame().plan(p.s(), p.t());
+            t.row(
+                    plain(p.number()),
+                    demand.module().row(),
+                    demand.zone(),
+                    number(at.x, 3),
+                    number(at.y, 3),
+                    number(Unit.FOOT.fromSi(at.x), 3),
+                    number(Unit.FOOT.fromSi(at.y), 3),
+                    known ? p.ballast().blocksNeeded() : UNKNOWN,
+                    known ? p.ballast().blocksPlaced() : UNKNOWN,
+                    known ? number(p.ballast().placedKg(), 2) : null,
+                    known ? number(Unit.POUND.fromSi(p.ballast().placedKg()), 1) : null);
+        }
+        return t.build();
+    }
+
+    /** One line a module. */
+    static Schedule modules(Design design) {
+        Map<Integer, Circuits.PvString> strings = new HashMap<>();
+        design.circuits().strings().forEach(s -> s.modules().forEach(m -> strings.put(m, s)));
+        Schedule.Builder t = new Schedule.Builder(
+                "Modules",
+                "module",
+                "row",
+                "place",
+                "x_m",
+                "y_m",
+                "zone",
+                "uplift_Pa",
+                "uplift_psf",
+                "string",
+                "in_string");
+        for (HoldDown.Demand d : design.holdDown().demands()) {
+            ArrayLayout.Module m = d.module();
+            Coordinate at = design.layout().corners(m)[0];
+            Circuits.PvString s = strings.get(m.index());
+            double uplift = d.pressure().upliftPa();
+            boolean known = design.holdDown().established();
+            t.row(
+                    plain(m.number()),
+                    m.row(),
+                    m.column(),
+                    number(at.x, 3),
+                    number(at.y, 3),
+                    d.zone(),
+                    known ? number(uplift, 1) : UNKNOWN,
+                    known ? number(Unit.POUND_PER_SQUARE_FOOT.fromSi(uplift), 2) : UNKNOWN,
+                    s == null ? "none" : s.name(),
+                    s == null ? null : s.modules().indexOf(m.index()) + 1);
+        }
+        return t.build();
+    }
+
+    /** One line a string. */
+    public static Schedule strings(Design design) {
+        Schedule.Builder t = new Schedule.Builder("Strings", "string", "inverter", "tracker", "modules", "in_order");
+        for (Circuits.PvString s : design.circuits().strings()) {
+            String order = String.join(
+                    " ",
+                    s.modules().stream()
+                            .map(i -> design.layout().modules().get(i).number())
+                            .toList());
+            t.row(s.name(), s.inverter(), s.tracker(), s.modules().size(), plain(order));
+        }
+        return t.build();
+    }
+
+    /** One line a bay. */
+    static Schedule loads(Design design) {
+        Schedule.Builder t = new Schedule.Builder("Loads", "bay", "area_m2", "mass_kg", "load_Pa", "load_psf");
+        for (RoofLoads.BayLoad bay : design.loads().bays()) {
+            boolean known = design.holdDown().established();
+            double load = bay.load().loadPa();
+            t.row(
+                    bay.bay().name(),
+                    number(bay.load().areaM2(), 2),
+                    known ? number(bay.load().massKg(), 1) : UNKNOWN,
+                    known ? number(load, 1) : UNKNOWN,
+                    known ? number(Unit.POUND_PER_SQUARE_FOOT.fromSi(load), 2) : UNKNOWN);
+        }
+        return t.build();
+    }
+
+    static Schedule checks(Design design) {
+        Schedule.Builder t = new Schedule.Builder(
+                "Checks", "verdict", "check", "place", "demand", "capacity", "use", "source", "remark");
+        for (Check c : design.checks()) {
+            t.row(
+                    c.verdict().words(),
+                    c.title(),
+                    c.place() == null ? null : c.place().words(),
+                    c.demand(),
+                    c.capacity(),
+                    Double.isFinite(c.utilisation()) ? number(c.utilisation(), 3) : null,
+                    c.source(),
+                    c.remark());
+        }
+        return t.build();
+    }
+
+    public static Schedule counts(Design design) {
+        Schedule.Builder t = new Schedule.Builder("Counts", "item", "quantity");
+        for (Counts.Line line : design.counts().lines()) {
+            t.row(line.item(), line.quantity());
+        }
+        return t.build();
+    }
+
+    private static BigDecimal number(double value, int decimals) {
+        return new BigDecimal(value).setScale(decimals, RoundingMode.HALF_UP);
+    }
+
+    /** A number such as 3-12, kept from being read as a date or a sum by a spreadsheet. */
+    private static String plain(String number) {
+        return "P " + number;
+    }
+}

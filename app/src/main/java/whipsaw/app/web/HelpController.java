@@ -1,0 +1,62 @@
+package whipsaw.app.web;
+
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import whipsaw.app.help.Glossary;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.Problem;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Quantity;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.units.UnitText;
+import whipsaw.core.units.UnitTextException;
+
+/** The glossary, and lengths as people type them. */
+@Controller
+public class HelpController {
+    private static final int LONGEST = 60;
+    private static final double MOST_M = 1000;
+
+    private final Glossary glossary;
+
+    public HelpController(Glossary glossary) {
+        this.glossary = glossary;
+    }
+
+    @GetMapping("/glossary")
+    public String glossary(Model model) {
+        model.addAttribute("terms", glossary.terms());
+        return "glossary";
+    }
+
+    /**
+     * Reads a typed length.
+     *
+     * @param unit of a bare number, m or ft
+     */
+    @GetMapping(path = "/length", produces = "application/json")
+    @ResponseBody
+    public Map<String, Object> length(@RequestParam String text, @RequestParam String unit) {
+        UnitSystem units = unit.equals("m") ? UnitSystem.METRIC : UnitSystem.US;
+        String typed = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        try {
+            double metres = UnitText.parse(typed, Quantity.LENGTH, Dimension.ROOF_LENGTH.unit(units))
+                    .si();
+            if (metres > 0 && metres <= MOST_M) {
+                return Map.of("metres", metres);
+            }
+        } catch (UnitTextException e) {
+            throw refused(typed, e.getMessage());
+        }
+        throw refused(typed, "has to be more than 0 and at most 1000 m: for example 6 in or 150 mm");
+    }
+
+    private static JobService.Refused refused(String typed, String message) {
+        return new JobService.Refused(List.of(new Problem("$.length", "Length", typed, message)));
+    }
+}

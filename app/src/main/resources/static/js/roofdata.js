@@ -1,0 +1,137 @@
+// What the drawing shows, from the data beside it: modules, positions, edges, in metres.
+function unpack(pairs) {
+  const list = [];
+  for (let i = 0; i < pairs.length; i += 2) for (let n = 0; n < pairs[i + 1]; n++) list.push(pairs[i]);
+  return list;
+}
+
+export class RoofData {
+  constructor(text) {
+    Object.assign(this, JSON.parse(text));
+    const kinds = unpack(this.kind);
+    const strings = unpack(this.string);
+    this.modules = [];
+    for (const [row, column, s, t, count] of this.runs) {
+      for (let i = 0; i < count; i++) {
+        const at = this.modules.length;
+        this.modules.push({ row, column: column + i, s: s + i * this.column, t, kind: kinds[at], string: strings[at] });
+      }
+    }
+    const { s, t, row, place, needed, placed } = this.positions;
+    const [ts, rows, places, need, place2] = [t, row, place, needed, placed].map(unpack);
+    let at = 0;
+    this.positions = s.map((step, i) => {
+      at += step;
+      const k = places[i] + i + 1;
+      return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i] };
+    });
+  }
+
+  inRows({ x, y }) {
+    const [ax, ay] = this.along;
+    return { s: x * ax + y * ay, t: -x * ay + y * ax };
+  }
+
+  onPlan(s, t) {
+    const [ax, ay] = this.along;
+    return { x: s * ax - t * ay, y: s * ay + t * ax };
+  }
+
+  /** Corners of a module or, around a position, of a module's size. */
+  quad(s, t) {
+    const [along, depth] = this.size;
+    return [[0, 0], [along, 0], [along, depth], [0, depth]].map(([ds, dt]) => this.onPlan(s + ds, t + dt));
+  }
+
+  quadOf(position) {
+    const p = this.positions[position];
+    return this.quad(p.s - this.size[0] / 2, p.t - this.size[1] / 2);
+  }
+
+  moduleAt(p) {
+    const { s, t } = this.inRows(p);
+    const [along, depth] = this.size;
+    return this.modules.findIndex((m) => s >= m.s && s <= m.s + along && t >= m.t && t <= m.t + depth);
+  }
+
+  moduleOf(position) {
+    const p = this.positions[position];
+    const [along, depth] = this.size;
+    return this.modules.find((m) => Math.abs(m.s + along / 2 - p.s) <= along * 0.51 && Math.abs(m.t + depth / 2 - p.t) <= depth * 0.51);
+  }
+
+  positionAt(p) {
+    const { s, t } = this.inRows(p);
+    const [along, depth] = this.size;
+    let best = -1;
+    let least = along;
+    this.positions.forEach((q, i) => {
+      const d = Math.hypot(q.s - s, q.t - t);
+      if (Math.abs(q.s - s) <= along / 2 && Math.abs(q.t - t) <= depth / 2 && d < least) {
+        least = d;
+        best = i;
+      }
+    });
+    return best;
+  }
+
+  count(position) {
+    const p = this.positions[position];
+    if (!this.established) return "?";
+    return p.needed > p.placed ? `${p.placed}!` : `${p.placed}`;
+  }
+
+  kindOf(position) {
+    const m = this.moduleOf(position);
+    return m ? this.kinds[m.kind] : "";
+  }
+
+  words(position) {
+    const p = this.positions[position];
+    const m = this.moduleOf(position);
+    const counted = p.needed > p.placed ? `${p.needed} blocks needed, ${p.placed} fit` : `${p.placed} blocks`;
+    const blocks = this.established ? counted : "blocks not established";
+    const module = m ? `, ${this.kinds[m.kind]}${m.string ? ", string " + m.string : ", in no string"}` : "";
+    return `Row ${p.row}, position ${p.place}: ${blocks}${module}`;
+  }
+
+  /** The next position in a direction of the rows, or -1. */
+  next(from, [ds, dt]) {
+    const own = this.positions[from];
+    let best = -1;
+    let least = Infinity;
+    this.positions.forEach((q, i) => {
+      const ahead = ds ? (q.s - own.s) * ds : (q.t - own.t) * dt;
+      const aside = ds ? Math.abs(q.t - own.t) : Math.abs(q.s - own.s);
+      if (ahead > 0.05 && aside < (ds ? 0.1 : this.size[0]) && ahead + aside * 2 < least) {
+        least = ahead + aside * 2;
+        best = i;
+      }
+    });
+    return best;
+  }
+
+  /** Lines a thing on the roof may be brought onto: edges, inner faces, grid lines, rows. */
+  lines() {
+    const flat = (c) => ({ a: { x: c[0], y: c[1] }, b: { x: c[2], y: c[3] } });
+    const list = [];
+    this.edges.forEach((c, i) => list.push({ ...flat(c), name: `edge ${i + 1}` }));
+    this.inner.forEach((c, i) => {
+      if (c.length) list.push({ ...flat(c), name: `inner face of edge ${i + 1}` });
+    });
+    this.grid.forEach((c) => list.push({ ...flat(c), name: "grid line" }));
+    let row = 0;
+    for (const [number, , s, t, count] of this.runs) {
+      const to = s + count * this.column;
+      if (number === row) {
+        list.at(-1).b = this.onPlan(to, t + this.size[1]);
+        list.at(-2).b = this.onPlan(to, t);
+        continue;
+      }
+      row = number;
+      list.push({ a: this.onPlan(s, t), b: this.onPlan(to, t), name: `front of row ${row}` });
+      list.push({ a: this.onPlan(s, t + this.size[1]), b: this.onPlan(to, t + this.size[1]), name: `back of row ${row}` });
+    }
+    return list;
+  }
+}

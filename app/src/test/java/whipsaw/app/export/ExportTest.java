@@ -1,0 +1,152 @@
+package whipsaw.app.export;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import org.apache.poi.ss.usermodel.CellType;
+import org.apache.poi.ss.usermodel.Row;
+import org.apache.poi.ss.usermodel.Sheet;
+import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.drawing.PlanDrawing;
+import whipsaw.app.store.Revision;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.Solver;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.table.CodeTables;
+
+/** Files for other programs hold what the design holds. */
+class ExportTest {
+    private static final CodeTables TABLES = CodeTables.shipped();
+    private static final Design DESIGN =
+            new Solver(TABLES).solve(JobReader.read(Seeds.demoJob(), false).job());
+
+    /** Entities of a drawing file: their kind and their values by code. */
+    private record Entity(String kind, Map<Integer, List<String>> values) {
+        double number(int code) {
+            return Double.parseDouble(values.get(code).get(0));
+        }
+
+        String layer() {
+            return values.get(8).get(0);
+        }
+    }
+
+    private static List<Entity> entities(String dxf) {
+        String[] lines = dxf.split("\r\n");
+        assertThat(lines.length % 2).isZero();
+        List<Entity> all = new ArrayList<>();
+        boolean inside = false;
+        for (int i = 0; i < lines.length; i += 2) {
+            int code = Integer.parseInt(lines[i]);
+            if (code == 2 && lines[i + 1].equals("ENTITIES")) {
+                inside = true;
+            } else if (inside && code == 0) {
+                all.add(new Entity(lines[i + 1], new TreeMap<>()));
+            } else if (inside) {
+                all.get(all.size() - 1)
+                        .values()
+                        .computeIfAbsent(code, k -> new ArrayList<>())
+                        .add(lines[i + 1]);
+            }
+        }
+        return all;
+    }
+
+    @Test
+    void theDxfHasEveryModuleAtItsPlaceAndTheRoofOnItsOwnLayer() {
+        String dxf = DxfDrawing.of(DESIGN);
+        assertThat(dxf).startsWith("0\r\nSECTION").endsWith("0\r\nEOF\r\n").contains("$INSUNITS\r\n70\r\n6");
+        assertThat(dxf.chars().allMatch(c -> c < 127)).isTrue();
+        List<Entity> all = entities(dxf);
+        List<Entity> modules =
+                all.stream().filter(e -> e.kind().equals("INSERT")).toList();
+        assertThat(modules).hasSize(DESIGN.layout().modules().size());
+        for (int i = 0; i < modules.size(); i++) {
+            Coordinate at = DESIGN.layout().corners(DESIGN.layout().modules().get(i))[0];
+            assertThat(modules.get(i).number(10)).isCloseTo(at.x, within(1e-4));
+            assertThat(modules.get(i).number(20)).isCloseTo(at.y, within(1e-4));
+        }
+        List<Coordinate> roof = all.stream()
+                .filter(e -> e.kind().equals("VERTEX") && e.layer().equals("ROOF"))
+                .map(e -> new Coordinate(e.number(10), e.number(20)))
+                .collect(Collectors.toList());
+        roof.add(roof.get(0));
+        double area = new GeometryFactory()
+                .createPolygon(roof.toArray(Coordinate[]::new))
+                .getArea();
+        assertThat(area).isCloseTo(DESIGN.plan().areaM2(), within(0.01));
+        long blocks = all.stream()
+                .filter(e -> e.kind().equals("TEXT") && e.layer().equals("BLOCK-COUNTS"))
+                .mapToLong(e -> Long.parseLong(e.values().get(1).get(0).replace("!", "")))
+                .sum();
+        assertThat(blocks).isEqualTo(DESIGN.holdDown().blocks());
+        // every layer used is declared
+        String tables = dxf.substring(dxf.indexOf("TABLES"), dxf.indexOf("BLOCKS"));
+        all.stream()
+                .filter(e -> e.values().containsKey(8))
+                .map(Entity::layer)
+                .distinct()
+                .forEach(l -> assertThat(tables).contains("\r\n2\r\n" + l + "\r\n"));
+        assertThat(all.stream()
+                        .filter(e -> e.values().containsKey(8))
+                        .map(Entity::layer)
+                        .distinct())
+                .contains("PARAPETS", "OBSTRUCTIONS", "STRINGS", "AC-RUN", "ZONE-3", "BAYS", "SIZES", "NOTES");
+    }
+
+    @Test
+    void theSvgHasNamedLayersAndItsOwnPens() {
+        String svg = PlanDrawing.forExport(DESIGN);
+        for (String layer : List.of("zones", "bays", "dims", "array", "blocks", "obstructions", "strings", "run")) {
+            assertThat(svg).contains("class=\"layer-" + layer + "\"");
+        }
+        assertThat(svg).contains("<style>").doesNotContain("tabindex");
+    }
+
+    @Test
+    void theWorkbookAddsUpAndRunsNothing() throws Exception {
+        Map<String, Object> document = Seeds.demoJob();
+        @SuppressWarnings("unchecked")
+        Map<String, Object> project = (Map<String, Object>) document.get("project");
+        project.put("preparedBy", "=1+1");
+        Design design = new Solver(TABLES).solve(JobReader.read(document, false).job());
+        Revision revision = new Revision(3, 2, 3, "2026-11-25T10:00:00Z", "A", "change", "words", document);
+        byte[] file = Workbook.of(Schedules.all(design, revision, TABLES));
+        try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
+            Sheet ballast = book.getSheet("Ballast");
+            double placed = 0;
+            for (Row row : ballast) {
+                placed += row.getRowNum() == 0 ? 0 : row.getCell(8).getNumericCellValue();
+            }
+            assertThat((int) placed).isEqualTo(design.holdDown().blocks());
+            assertThat(book.getSheet("Modules").getLastRowNum())
+                    .isEqualTo(design.layout().modules().size());
+            int inStrings = 0;
+            for (Row row : book.getSheet("Strings")) {
+                inStrings += row.getRowNum() == 0 ? 0 : (int) row.getCell(3).getNumericCellValue();
+            }
+            assertThat(inStrings)
+                    .isEqualTo(design.circuits().strings().stream()
+                            .mapToInt(s -> s.modules().size())
+                            .sum());
+            for (Sheet sheet : book) {
+                sheet.forEach(
+                        row -> row.forEach(c -> assertThat(c.getCellType()).isNotEqualTo(CellType.FORMULA)));
+            }
+        }
+        String csv = Schedules.strings(design).csv();
+        assertThat(csv.getBytes(StandardCharsets.UTF_8)).isNotEmpty();
+        assertThat(csv.split("\r\n")).hasSize(design.circuits().strings().size() + 1);
+    }
+}

@@ -1,0 +1,108 @@
+package whipsaw.app.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import whipsaw.app.TestServer;
+
+/** Every page against the rules of the accessibility checker, in both lights. */
+class AccessibilityTest {
+    private static final String JOB = "/jobs/milepost-hall";
+
+    private static TestServer server;
+    private final List<String> faults = new ArrayList<>();
+
+    @BeforeAll
+    static void start() {
+        server = new TestServer();
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    private static List<String> violations(Page page) {
+        return new AxeBuilder(page)
+                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "best-practice"))
+                        .analyze()
+                        .getViolations()
+                        .stream()
+                        .flatMap(v -> v.getNodes().stream().map(n -> v.getId() + ": " + n.getHtml()))
+                        .toList();
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "/",
+                "/?find=nothing",
+                JOB,
+                JOB + "?guide=true",
+                JOB + "/sheet",
+                JOB + "/sheet?sheet=workings",
+                JOB + "/working/page?figure=site.qh",
+                JOB + "/list",
+                JOB + "/field?row=5",
+                JOB + "/field/tape",
+                JOB + "/revisions",
+                JOB + "/compare?from=1&to=1",
+                JOB + "/parts",
+                "/calc",
+                "/calc/row_spacing",
+                "/tables",
+                "/tables/net_coefficients_fenmarsh",
+                "/catalogue",
+                "/catalogue/module",
+                "/glossary",
+                "/jobs/none"
+            })
+    void noRuleIsBroken(String path) {
+        try (Page page = server.page(1280, 800, faults)) {
+            page.navigate(server.address(path));
+            assertThat(violations(page)).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {JOB, "/", "/tables", JOB + "/field?row=5"})
+    void whiteOnBlueCanBeReadToo(String path) {
+        try (Page page = server.page(1280, 800, faults)) {
+            page.navigate(server.address(path));
+            page.evaluate("document.documentElement.dataset.lamp = 'off'");
+            assertThat(violations(page)).isEmpty();
+        }
+    }
+
+    /** Parts that open later. */
+    @Test
+    void openedPartsBreakNoRuleEither() {
+        try (Page page = server.page(1280, 800, faults)) {
+            page.navigate(server.address(JOB));
+            page.locator("#checks li button").first().click();
+            page.locator("#working article").waitFor();
+            page.locator("#entry details").all().forEach(d -> d.evaluate("d => d.open = true"));
+            page.locator("#as-list").click();
+            page.locator("#planlist .twin").waitFor();
+            page.locator(".menu summary").first().click();
+            assertThat(violations(page)).isEmpty();
+            page.keyboard().press("Escape");
+            page.locator("[data-show-keys]").click();
+            page.locator("#keys[open]").waitFor();
+            assertThat(violations(page)).isEmpty();
+        }
+        try (Page phone = server.page(390, 844, faults)) {
+            phone.navigate(server.address(JOB));
+            assertThat(violations(phone)).isEmpty();
+        }
+        assertThat(faults).isEmpty();
+    }
+}

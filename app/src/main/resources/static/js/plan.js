@@ -101,6 +101,8 @@ export class Plan {
     const at = this.view.place(event);
     if (this.sketch.on) {
       this.sketch.add(at);
+      this.svg.focus({ preventScroll: true });
+      event.preventDefault();
       return;
     }
     const obstruction = event.target.closest("[data-obstruction]");

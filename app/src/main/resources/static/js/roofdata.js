@@ -22,7 +22,7 @@ export class RoofData {
     let at = 0;
     this.positions = s.map((step, i) => {
       at += step;
-      const k = places[i] + i + 1;
+      const k = `${this.prefix}${places[i] + i + 1}`;
       return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i] };
     });
   }

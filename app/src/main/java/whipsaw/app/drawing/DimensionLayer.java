@@ -108,8 +108,8 @@ final class DimensionLayer {
         xs.forEach(x -> gridLine(new Coordinate(x, all.getMinY()), new Coordinate(x, all.getMaxY())));
         ys.forEach(y -> gridLine(new Coordinate(all.getMinX(), y), new Coordinate(all.getMaxX(), y)));
         double radius = textM * 0.62;
-        double row = all.getMaxY() + textM * 3.2;
-        double column = all.getMinX() - textM * 3.2;
+        double row = all.getMaxY() + textM * 3.3;
+        double column = all.getMinX() - textM * 3.3;
         for (RoofPlan.Bay bay : plan.bays()) {
             String letters = bay.name().replaceAll("[0-9]", "");
             String number = bay.name().replaceAll("[A-Z]", "");

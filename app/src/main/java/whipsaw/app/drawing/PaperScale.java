@@ -1,5 +1,6 @@
 package whipsaw.app.drawing;
 
+import java.util.function.IntFunction;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.design.Design;
 
@@ -20,31 +21,42 @@ public record PaperScale(int oneTo, double widthMm, double heightMm, boolean lan
         50, 75, 100, 125, 150, 200, 250, 300, 350, 400, 500, 600, 750, 1000, 1250, 1500, 2000, 2500, 5000
     };
 
-    public static PaperScale of(Envelope extent, PaperSize paper) {
-        PaperScale upright = fit(extent, paper.shortMm(), paper.longMm(), false);
-        PaperScale side = fit(extent, paper.longMm(), paper.shortMm(), true);
+    /** The scale of a design's plan, with text that keeps its height on the paper. */
+    public static PaperScale of(Design design, PaperSize paper) {
+        return of(scale -> PlanDrawing.extent(design, PlanDrawing.paperTextM(design, scale)), paper);
+    }
+
+    /**
+     * @param extentAt what has to fit at a scale, in metres
+     */
+    static PaperScale of(IntFunction<Envelope> extentAt, PaperSize paper) {
+        PaperScale upright = fit(extentAt, paper.shortMm(), paper.longMm(), false);
+        PaperScale side = fit(extentAt, paper.longMm(), paper.shortMm(), true);
         if (side.oneTo() == upright.oneTo()) {
-            return extent.getWidth() > extent.getHeight() ? side : upright;
+            return side.widthMm() > side.heightMm() ? side : upright;
         }
         return side.oneTo() < upright.oneTo() ? side : upright;
     }
 
-    private static PaperScale fit(Envelope extent, double paperWidthMm, double paperHeightMm, boolean landscape) {
+    private static PaperScale fit(
+            IntFunction<Envelope> extentAt, double paperWidthMm, double paperHeightMm, boolean landscape) {
         double widest = paperWidthMm - 2 * MARGIN_MM - 4;
         double highest = paperHeightMm - 2 * MARGIN_MM - BLOCK_MM;
-        int scale = SCALES[SCALES.length - 1];
-        for (int candidate : SCALES) {
-            if (extent.getWidth() * 1000 / candidate <= widest && extent.getHeight() * 1000 / candidate <= highest) {
-                scale = candidate;
-                break;
+        PaperScale last = null;
+        for (int scale : SCALES) {
+            Envelope extent = extentAt.apply(scale);
+            last = new PaperScale(
+                    scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale, landscape);
+            if (last.widthMm() <= widest && last.heightMm() <= highest) {
+                return last;
             }
         }
-        return new PaperScale(scale, extent.getWidth() * 1000 / scale, extent.getHeight() * 1000 / scale, landscape);
+        return last;
     }
 
     /** Whether the count of every single position can be read on the sheet. */
     public static boolean countsLegible(Design design, PaperSize paper) {
         double size = design.layout().depthM() * 0.92 * 1000;
-        return size / of(PlanDrawing.extent(design), paper).oneTo() >= LEAST_COUNT_MM;
+        return size / of(design, paper).oneTo() >= LEAST_COUNT_MM;
     }
 }

@@ -134,17 +134,23 @@ public final class PlanData {
         Repeats placed = new Repeats();
         Repeats first = new Repeats();
         long lastS = 0;
+        String prefix = "";
         for (HoldDown.Position p : design.holdDown().positions()) {
             long atS = Math.round(p.s() * 1000);
             s.add(atS - lastS);
             lastS = atS;
             t.add(mm(p.t()));
-            String[] number = p.number().split("-");
-            row.add(Integer.valueOf(number[0]));
-            first.add(Integer.parseInt(number[1]) - s.size());
+            int dash = p.number().indexOf('-');
+            row.add(Integer.valueOf(p.number().substring(0, dash)));
+            // a joint is numbered J1 on, a module 1 on
+            String place = p.number().substring(dash + 1);
+            String digits = place.replaceAll("[^0-9]", "");
+            prefix = place.substring(0, place.length() - digits.length());
+            first.add(Integer.parseInt(digits) - s.size());
             needed.add(p.ballast().blocksNeeded());
             placed.add(p.ballast().blocksPlaced());
         }
+        data.put("prefix", prefix);
         data.put(
                 "positions",
                 Map.of(

@@ -1,9 +1,5 @@
 package whipsaw.app.drawing;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -22,6 +18,9 @@ public final class PlanDrawing {
         OWN
     }
 
+    /** Height of ordinary text on paper. */
+    private static final double PAPER_TEXT_M = 0.0027;
+
     private final Design design;
     private final PaperSize sheet;
     private final boolean brief;
@@ -34,12 +33,19 @@ public final class PlanDrawing {
         this.sheet = sheet;
         this.brief = brief;
         this.changed = new HashSet<>(changed);
-        this.textM = textM(design);
+        this.textM = sheet == null
+                ? textM(design)
+                : paperTextM(design, PaperScale.of(design, sheet).oneTo());
     }
 
     /** Height of ordinary text on the drawing, in metres of the roof. */
     static double textM(Design design) {
         return Math.max(0.5, design.plan().longSideM() / 55);
+    }
+
+    /** The same on paper at a scale. */
+    static double paperTextM(Design design, int oneTo) {
+        return Math.min(textM(design), oneTo * PAPER_TEXT_M);
     }
 
     /** For the page: layers that can be switched, things that can be dragged. */
@@ -77,13 +83,16 @@ public final class PlanDrawing {
 
     /** What the drawing shows with its margin, in metres. */
     public static Envelope extent(Design design) {
+        return extent(design, textM(design));
+    }
+
+    static Envelope extent(Design design, double text) {
         Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
         for (Job.Corner c : design.job().electrical().run().points()) {
             box.expandToInclude(c.x().si(), c.y().si());
         }
-        double text = textM(design);
-        double far = Math.max(2.2, text * (design.plan().bays().isEmpty() ? 3.2 : 4.0));
-        double near = Math.max(2.2, text * 3.0);
+        double far = Math.max(1.5, text * (design.plan().bays().isEmpty() ? 3.2 : 4.0));
+        double near = Math.max(1.5, text * 3.0);
         // grid bubbles stand at the left and at the top
         return new Envelope(box.getMinX() - far, box.getMaxX() + near, box.getMinY() - near, box.getMaxY() + far);
     }
@@ -93,7 +102,7 @@ public final class PlanDrawing {
     }
 
     private String draw(Style style, boolean withStrings) {
-        Envelope box = extent(design);
+        Envelope box = extent(design, textM);
         String view = Svg.u(box.getMinX())
                 + " "
                 + Svg.u(-box.getMaxY())
@@ -101,9 +110,9 @@ public final class PlanDrawing {
                 + Svg.u(box.getWidth())
                 + " "
                 + Svg.u(box.getHeight());
-        svg.open("svg", size(box) + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
+        svg.open("svg", size() + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
         if (style == Style.OWN) {
-            svg.raw("<style>" + paperStyle() + "</style>");
+            svg.raw("<style>" + PaperPens.at(PaperScale.of(design, sheet)) + "</style>");
         }
         ZoneLayer zones = new ZoneLayer(design, svg, textM, paper());
         zones.patterns();
@@ -143,13 +152,13 @@ public final class PlanDrawing {
         return svg.close("svg").toString();
     }
 
-    private String size(Envelope box) {
+    private String size() {
         if (!paper()) {
             return "class=\"plan\" id=\"plan\" tabindex=\"0\" role=\"application\""
                     + " aria-label=\"Roof plan. Arrow keys walk over the modules, Enter opens the working, plus and minus"
                     + " zoom, 0 fits, question mark lists all keys.\" ";
         }
-        PaperScale scale = PaperScale.of(box, sheet);
+        PaperScale scale = PaperScale.of(design, sheet);
         return "class=\"plan\" width=\"" + scale.widthMm() + "mm\" height=\"" + scale.heightMm() + "mm\" ";
     }
 
@@ -168,15 +177,6 @@ public final class PlanDrawing {
         out.open("svg", "xmlns=\"http://www.w3.org/2000/svg\"");
         new SheetLayer(design, out, textM(design), extent(design)).sun(sun);
         return out.close("svg").toString();
-    }
-
-    /** Black line work that prints alike in colour and in black and white. */
-    static String paperStyle() {
-        try (InputStream in = PlanDrawing.class.getResourceAsStream("/static/css/paper-drawing.css")) {
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 
     static Coordinate inwards(Coordinate c, RoofPlan.Edge e, double by) {

@@ -74,7 +74,7 @@ public record JobSheet(
                 design.job(),
                 revision,
                 PlanDrawing.forPaper(design, paper, ownStyle),
-                PaperScale.of(PlanDrawing.extent(design), paper),
+                PaperScale.of(design, paper),
                 zones(design),
                 rows(design, units),
                 design.holdDown().established()

@@ -1,9 +1,9 @@
 package whipsaw.app.print;
 
 import java.util.Locale;
+import whipsaw.app.drawing.PaperPens;
 import whipsaw.app.drawing.PaperScale;
 import whipsaw.app.drawing.PaperSize;
-import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.job.JobService;
 
 /**
@@ -11,12 +11,12 @@ import whipsaw.app.job.JobService;
  * drawing to scale. Print from the page and the PDF of the server read the same text.
  *
  * @param paper size of the sheet
- * @param landscape whether the page of the drawing lies on its side
+ * @param scale of the drawing, which also says whether its page lies on its side
  * @param headLeft head of every page, for example the job's name
  * @param headRight head of every page, for example the sheet's name
  * @param foot foot of every page: revision and status of the data
  */
-public record PaperStyle(PaperSize paper, boolean landscape, String headLeft, String headRight, String foot) {
+public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, String headRight, String foot) {
     private static final double FOOT_MM = 14;
     private static final double HEAD_MM = 13;
     private static final double SIDE_MM = PaperScale.MARGIN_MM;
@@ -24,7 +24,7 @@ public record PaperStyle(PaperSize paper, boolean landscape, String headLeft, St
     public static PaperStyle of(JobService.Shown shown, PaperSize paper, String sheet) {
         return new PaperStyle(
                 paper,
-                PaperScale.of(PlanDrawing.extent(shown.design()), paper).landscape(),
+                PaperScale.of(shown.design(), paper),
                 shown.design().job().project().name(),
                 sheet,
                 "Revision " + shown.revision().number() + ", "
@@ -33,14 +33,15 @@ public record PaperStyle(PaperSize paper, boolean landscape, String headLeft, St
     }
 
     public String css() {
-        double drawingWide = landscape ? paper.longMm() : paper.shortMm();
-        double drawingTall = landscape ? paper.shortMm() : paper.longMm();
+        double drawingWide = scale.landscape() ? paper.longMm() : paper.shortMm();
+        double drawingTall = scale.landscape() ? paper.shortMm() : paper.longMm();
         return page("", paper.shortMm(), paper.longMm())
                 + page(" drawing", drawingWide, drawingTall)
-                + ".drawingpage { page: drawing; }\n"
+                + ".drawingpage { page: drawing; width: " + mm(drawingWide - 2 * SIDE_MM) + "; }\n"
                 + ".drawingbox { height: " + mm(drawingTall - HEAD_MM - FOOT_MM - 42) + "; }\n"
                 + "@media screen { .paperpage { width: " + mm(paper.shortMm()) + "; } .drawingpage { width: "
-                + mm(drawingWide) + "; } }\n";
+                + mm(drawingWide) + "; } }\n"
+                + PaperPens.at(scale);
     }
 
     private String page(String name, double widthMm, double heightMm) {

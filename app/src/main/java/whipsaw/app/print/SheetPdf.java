@@ -16,6 +16,7 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 @Component
 public class SheetPdf {
     private static final String FAMILY = "Barlow Semi Condensed";
+    private static final String FONTS = "/whipsaw/fonts/";
 
     private final SpringTemplateEngine templates;
 
@@ -24,12 +25,24 @@ public class SheetPdf {
         XRLog.setLoggingEnabled(false);
     }
 
+    /** The fonts as rules of a style sheet: the drawing of SVG knows no others. */
+    private static String faces() {
+        return face("BarlowSemiCondensed_400Regular.ttf", FAMILY, 400)
+                + face("BarlowSemiCondensed_600SemiBold.ttf", FAMILY, 600)
+                + face("DejaVuSansCondensed.ttf", "DejaVu Sans Condensed", 400);
+    }
+
+    private static String face(String file, String family, int weight) {
+        return "@font-face { font-family: \"" + family + "\"; font-weight: " + weight + "; src: url(\""
+                + SheetPdf.class.getResource(FONTS + file) + "\"); }\n";
+    }
+
     /** A template as PDF on the paper of a style. */
     public byte[] render(String template, Map<String, Object> model, PaperStyle style) {
         Context context = new Context();
         context.setVariables(model);
         context.setVariable("pdf", true);
-        context.setVariable("style", style.css());
+        context.setVariable("style", faces() + style.css());
         String html = templates.process(template, context);
         try (ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             PdfRendererBuilder builder = new PdfRendererBuilder();
@@ -49,11 +62,6 @@ public class SheetPdf {
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(
-                () -> SheetPdf.class.getResourceAsStream("/whipsaw/fonts/" + file),
-                family,
-                weight,
-                FontStyle.NORMAL,
-                true);
+        builder.useFont(() -> SheetPdf.class.getResourceAsStream(FONTS + file), family, weight, FontStyle.NORMAL, true);
     }
 }

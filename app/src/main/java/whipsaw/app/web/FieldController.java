@@ -33,7 +33,7 @@ public class FieldController {
      *
      * @param breakBefore whether the row is interrupted before it
      */
-    public record Cell(int place, String count, boolean full, boolean breakBefore) {}
+    public record Cell(String place, String count, boolean full, boolean breakBefore) {}
 
     @GetMapping("/jobs/{slug}/field")
     public String row(@PathVariable String slug, @RequestParam(defaultValue = "0") int row, Model model) {
@@ -90,7 +90,7 @@ public class FieldController {
                 continue;
             }
             boolean apart = p.s() - reached > layout.columnPitchM() * 1.2;
-            int place = Integer.parseInt(p.number().substring(p.number().indexOf('-') + 1));
+            String place = p.number().substring(p.number().indexOf('-') + 1);
             String count = known ? String.valueOf(p.ballast().blocksPlaced()) : "?";
             cells.add(new Cell(place, count, p.ballast().full(), apart));
             reached = p.s();

@@ -74,12 +74,12 @@ class DrawingTest {
 
     @Test
     void thePaperScaleIsTrue() {
-        PaperScale scale = PaperScale.of(new Envelope(0, 60, 0, 40), PaperSize.A4);
+        PaperScale scale = PaperScale.of(n -> new Envelope(0, 60, 0, 40), PaperSize.A4);
         assertThat(scale.widthMm()).isCloseTo(60_000.0 / scale.oneTo(), within(1e-9));
         assertThat(scale.landscape()).isTrue();
         for (PaperSize paper : PaperSize.values()) {
             for (Envelope box : List.of(new Envelope(0, 20, 0, 60), new Envelope(0, 300, 0, 40))) {
-                PaperScale s = PaperScale.of(box, paper);
+                PaperScale s = PaperScale.of(n -> box, paper);
                 double wide = s.landscape() ? paper.longMm() : paper.shortMm();
                 double tall = s.landscape() ? paper.shortMm() : paper.longMm();
                 assertThat(s.widthMm()).isLessThan(wide - 20);
@@ -87,8 +87,8 @@ class DrawingTest {
             }
         }
         Envelope roof = new Envelope(0, 60, 0, 40);
-        assertThat(PaperScale.of(roof, PaperSize.A3).oneTo())
-                .isLessThan(PaperScale.of(roof, PaperSize.A4).oneTo());
+        assertThat(PaperScale.of(n -> roof, PaperSize.A3).oneTo())
+                .isLessThan(PaperScale.of(n -> roof, PaperSize.A4).oneTo());
     }
 
     @Test

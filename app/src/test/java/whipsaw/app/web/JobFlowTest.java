@@ -42,6 +42,7 @@ class JobFlowTest {
                 .create(JobReader.read(Seeds.demoJob(), false).job());
         page = server.page(1280, 800, faults);
         page.navigate(server.address("/jobs/" + slug));
+        page.locator("#bench[data-ready]").waitFor();
     }
 
     @AfterEach
@@ -171,7 +172,7 @@ class JobFlowTest {
         page.locator("#tape").fill("200', left\n140', left\n200' 2\", left\n139' 11\", left");
         assertThat(page.locator("#tape-words")).containsText("1 in ");
         page.locator("#tape-use").click();
-        assertThat(page.locator(".layer-roof")).containsText("200' 9/16\"");
+        assertThat(page.locator(".layer-dims").first()).containsText("200' 9/16\"");
         assertThat(page.locator("#checks")).containsText("Tape survey closes");
     }
 
@@ -220,6 +221,7 @@ class JobFlowTest {
         page.locator("form[action='/jobs'] input[name=name]").fill("Drawn");
         page.locator("button", new Page.LocatorOptions().setHasText("Start the job"))
                 .click();
+        page.locator("#bench[data-ready]").waitFor();
         openSection("roof");
         page.locator("#draw-outline").click();
         BoundingBox plan = page.locator("#plan").boundingBox();
@@ -235,7 +237,7 @@ class JobFlowTest {
         page.mouse().click(plan.x + 121, plan.y + 121);
         page.keyboard().press("Enter");
         assertThat(page.locator(".history li").first()).containsText("Outline changed");
-        assertThat(page.locator(".layer-roof")).containsText("edge 4");
+        assertThat(page.locator(".layer-dims").first()).containsText("edge 4");
     }
 
     @Test

@@ -208,7 +208,7 @@ class PagesTest {
         assertThat(made.statusCode()).isEqualTo(200);
         assertThat(made.body()).contains("blocks not established".substring(0, 6), "not established");
         String sheet = server.get("/jobs/ashwell-row-primary-school/sheet").body();
-        assertThat(sheet).contains("not established").containsPattern("<td class=\"counts\">\\? \\?");
+        assertThat(sheet).contains("not established").containsPattern("<td class=\"rowcounts\">\\? \\?");
         assertThat(server.get("/jobs/ashwell-row-primary-school/ballast.csv").body())
                 .contains("not established");
         assertThat(server.get("/jobs/ashwell-row-primary-school/design.json").body())

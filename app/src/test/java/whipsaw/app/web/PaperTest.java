@@ -41,6 +41,11 @@ class PaperTest {
         try (Page page = server.page(1280, 800, faults)) {
             page.navigate(server.address(path));
             page.evaluate("document.fonts.ready");
+            if (page.locator(".drawingbox .counts text").count() > 0) {
+                // 1.1 m of a module's depth at 1 : 500 or larger can be read
+                assertThat(page.locator(".drawingbox .counts text").first().boundingBox().height)
+                        .isGreaterThan(6);
+            }
             // the drawing holds its letters as shapes in the PDF
             page.evaluate("document.querySelectorAll('svg text').forEach(t => t.remove())");
             return page.pdf(new Page.PdfOptions().setPreferCSSPageSize(true).setPrintBackground(true));

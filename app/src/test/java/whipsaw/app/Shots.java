@@ -21,6 +21,7 @@ public final class Shots {
             Page page = server.page(1280, 800, faults);
             shoot(page, server, "/", folder, "jobs");
             page.navigate(server.address(JOB));
+            page.locator("#bench[data-ready]").waitFor();
             page.locator("#plan").focus();
             for (int i = 0; i < 8; i++) {
                 page.keyboard().press("ArrowRight");
@@ -63,13 +64,31 @@ public final class Shots {
             shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
             shoot(page, server, "/tables", folder, "code-tables");
             shoot(page, server, "/tables/net_coefficients_fenmarsh", folder, "coefficient-set");
-            shoot(page, server, JOB + "/sheet", folder, "job-sheet");
+            shoot(page, server, JOB + "/sheet?sheet=ballast", folder, "ballast-map");
+            section(page, server, folder);
             Page phone = server.page(390, 844, faults);
             shoot(phone, server, JOB, folder, "bench-phone");
+            shoot(phone, server, JOB + "/field?row=9", folder, "field-blocks");
+            shoot(phone, server, JOB + "/field/tape", folder, "field-tape");
         }
         if (!faults.isEmpty()) {
             throw new IllegalStateException(String.join("\n", faults));
         }
+    }
+
+    /** A cut over the whole roof on a winter afternoon, by the light of a dim cabin. */
+    private static void section(Page page, TestServer server, Path folder) {
+        page.navigate(server.address(JOB));
+        page.locator("#bench[data-ready]").waitFor();
+        page.locator("[data-lamp-switch]").click();
+        page.locator("#cut-roof").click();
+        page.locator("#sun-hour").fill("15");
+        page.locator("#sectionview .solid").first().waitFor();
+        page.locator("#measure").click();
+        page.locator("[data-obstruction=rtu-1] .body").click();
+        page.locator("[data-obstruction=sky-2] .body").click();
+        save(page, folder, "bench-section-lamp-off");
+        page.locator("[data-lamp-switch]").click();
     }
 
     private static void shoot(Page page, TestServer server, String path, Path folder, String name) {

@@ -5,7 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.Comparator;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -18,16 +18,33 @@ import org.springframework.web.util.HtmlUtils;
 public class Glossary {
     private static final Pattern ROW = Pattern.compile("\\| ([^|]+) \\| ([^|]+) \\|");
 
+    private static final int SHORTEST = 4;
+
     private final List<Term> terms;
-    private final List<Term> longestFirst;
+    private final List<Word> words;
 
     /** A term with its meaning here. */
     public record Term(String term, String meaning) {
-        /** The word a text is searched for: the term without its symbol. */
-        String word() {
-            return term.replaceAll(" [A-Za-zγ]+_[A-Za-z0-9,]+$", "").toLowerCase(Locale.ROOT);
+        /** What a text is searched for: the term without its symbol, or each of several named together. */
+        List<String> words() {
+            return Arrays.stream(term.replaceAll(" [A-Za-zγ]+_[A-Za-z0-9,]+$", "")
+                            .toLowerCase(Locale.ROOT)
+                            .split(", "))
+                    .filter(w -> w.length() >= SHORTEST)
+                    .toList();
         }
     }
+
+    /** A word that stands for a term, whole and in the plural too. */
+    private record Word(Term term, int length, Pattern pattern) {
+        static Word of(Term term, String word) {
+            String whole = "(?<![\\p{L}-])" + Pattern.quote(word) + "s?(?![\\p{L}-])";
+            return new Word(term, word.length(), Pattern.compile(whole, Pattern.CASE_INSENSITIVE));
+        }
+    }
+
+    /** A term at a place of a text. */
+    private record Found(Term term, int from, int to) {}
 
     public Glossary() {
         List<Term> read = new ArrayList<>();
@@ -42,8 +59,8 @@ public class Glossary {
             throw new UncheckedIOException(e);
         }
         terms = List.copyOf(read);
-        longestFirst = read.stream()
-                .sorted(Comparator.comparing((Term t) -> t.word().length()).reversed())
+        words = terms.stream()
+                .flatMap(t -> t.words().stream().map(w -> Word.of(t, w)))
                 .toList();
     }
 
@@ -53,40 +70,33 @@ public class Glossary {
 
     /** The meaning of the longest term that a label names, or an empty text. */
     public String in(String label) {
-        Term term = first(label);
-        return term == null ? "" : term.term() + ": " + term.meaning();
+        Found found = longest(label);
+        return found == null ? "" : found.term().term() + ": " + found.term().meaning();
     }
 
-    private Term first(String text) {
-        for (Term t : longestFirst) {
-            if (at(text, t).find()) {
-                return t;
+    private Found longest(String text) {
+        Found longest = null;
+        for (Word word : words) {
+            Matcher m = word.pattern().matcher(text);
+            if (m.find() && (longest == null || word.length() > longest.to() - longest.from())) {
+                longest = new Found(word.term(), m.start(), m.end());
             }
         }
-        return null;
-    }
-
-    private static Matcher at(String text, Term t) {
-        return Pattern.compile("(?<![\\p{L}-])" + Pattern.quote(t.word()) + "s?(?![\\p{L}-])", Pattern.CASE_INSENSITIVE)
-                .matcher(text);
+        return longest;
     }
 
     /** A text as HTML with its longest term marked, so that its meaning shows on hover and focus. */
     public String marked(String text) {
-        Term term = first(text);
-        if (term == null) {
+        Found found = longest(text);
+        if (found == null) {
             return HtmlUtils.htmlEscape(text);
         }
-        Matcher m = at(text, term);
-        if (!m.find()) {
-            return HtmlUtils.htmlEscape(text);
-        }
-        return HtmlUtils.htmlEscape(text.substring(0, m.start()))
+        return HtmlUtils.htmlEscape(text.substring(0, found.from()))
                 + "<span class=\"term\" tabindex=\"0\">"
-                + HtmlUtils.htmlEscape(m.group())
+                + HtmlUtils.htmlEscape(text.substring(found.from(), found.to()))
                 + "<span class=\"meaning\" role=\"tooltip\">"
-                + HtmlUtils.htmlEscape(term.meaning())
+                + HtmlUtils.htmlEscape(found.term().meaning())
                 + "</span></span>"
-                + HtmlUtils.htmlEscape(text.substring(m.end()));
+                + HtmlUtils.htmlEscape(text.substring(found.to()));
     }
 }

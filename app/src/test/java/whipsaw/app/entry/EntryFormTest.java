@@ -7,10 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
@@ -22,18 +20,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 
 /** The entry side: every input of the document has its field, and what a field shows can be sent back. */
-class EntryFormTest {
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class EntryFormTest extends ServedTest {
 
     private static Design design(String slug) {
         return server.bean(JobService.class).open(slug).design();

@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Revision;
@@ -21,18 +19,7 @@ import whipsaw.core.table.CodeTable;
 import whipsaw.core.working.DataStatus;
 
 /** Jobs through the service: cards of the list, words of the history, copies, and tables that change under them. */
-class JobCardsTest {
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class JobCardsTest extends ServedTest {
 
     private final JobService jobs = server.bean(JobService.class);
     private final JobCards cards = server.bean(JobCards.class);

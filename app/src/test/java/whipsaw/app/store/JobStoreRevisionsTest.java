@@ -7,24 +7,11 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 
 /** Names, going back, putting away, and what the database promises. */
-class JobStoreRevisionsTest {
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class JobStoreRevisionsTest extends ServedTest {
 
     private final JobStore store = server.bean(JobStore.class);
 

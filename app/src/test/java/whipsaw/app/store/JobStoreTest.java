@@ -4,23 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 
-class JobStoreTest {
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
+class JobStoreTest extends ServedTest {
 
     private final JobStore store = server.bean(JobStore.class);
 

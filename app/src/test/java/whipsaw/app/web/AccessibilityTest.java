@@ -4,31 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 
 /** Every page against the rules of the accessibility checker, in both lights. */
-class AccessibilityTest {
+class AccessibilityTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
-
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     private static List<String> violations(Page page) {
         return new AxeBuilder(page)
@@ -66,7 +50,7 @@ class AccessibilityTest {
                 "/jobs/none"
             })
     void noRuleIsBroken(String path) {
-        try (Page page = server.page(1280, 800, faults)) {
+        try (Page page = page()) {
             page.navigate(server.address(path));
             assertThat(violations(page)).isEmpty();
         }
@@ -75,7 +59,7 @@ class AccessibilityTest {
     @ParameterizedTest
     @ValueSource(strings = {JOB, "/", "/tables", JOB + "/field?row=5"})
     void whiteOnBlueCanBeReadToo(String path) {
-        try (Page page = server.page(1280, 800, faults)) {
+        try (Page page = page()) {
             page.navigate(server.address(path));
             page.evaluate("document.documentElement.dataset.lamp = 'off'");
             assertThat(violations(page)).isEmpty();
@@ -85,7 +69,7 @@ class AccessibilityTest {
     /** Parts that open later. */
     @Test
     void openedPartsBreakNoRuleEither() {
-        try (Page page = server.page(1280, 800, faults)) {
+        try (Page page = page()) {
             page.navigate(server.address(JOB));
             page.locator("#checks li button").first().click();
             page.locator("#working article").waitFor();

@@ -5,34 +5,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.EntryColumns;
 import whipsaw.app.store.CatalogueStore;
 
 /** Adding to the catalogue by form and CSV, and taking an update into a job. */
-class CatalogueFlowTest {
+class CatalogueFlowTest extends ServedTest {
     private static final String MODULE_HEAD =
             "code,edition,maker,name,source,status,power,length,width,mass,voc,vmp,isc,imp,vocCoefficient,vmpCoefficient,largestFuse\n";
-    private static TestServer server;
-    private static final List<String> FAULTS = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        assertThat(FAULTS).isEmpty();
-        server.close();
-    }
 
     private static CatalogueStore store() {
         return server.bean(CatalogueStore.class);
@@ -56,7 +39,7 @@ class CatalogueFlowTest {
 
     @Test
     void aBlockIsTypedLookedAtMendedAndTaken() {
-        Page page = server.page(1280, 800, FAULTS);
+        Page page = page();
         page.navigate(server.address("/catalogue/block"));
         Map<String, String> typed = new LinkedHashMap<>(Map.of(
                 "code",
@@ -144,7 +127,7 @@ class CatalogueFlowTest {
 
     @Test
     void aNewEditionChangesNoJobUntilItIsTaken() {
-        Page page = server.page(1280, 800, FAULTS);
+        Page page = page();
         String csv = server.get("/catalogue/inverter.csv").body();
         String head = csv.lines().findFirst().orElseThrow();
         String line = csv.lines()

@@ -8,17 +8,14 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
@@ -27,35 +24,21 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.roof.RoofPlan;
 
 /** What hands and keys do on the drawing, and what the drawing answers. */
-class DrawingFlowTest {
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
+class DrawingFlowTest extends ServedTest {
     private Page page;
     private String slug;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     @BeforeEach
     void open() {
         slug = server.bean(JobService.class)
                 .create(JobReader.read(Seeds.demoJob(), false).job());
-        page = server.page(1280, 800, faults);
-        page.navigate(server.address("/jobs/" + slug));
-        page.locator("#bench[data-ready]").waitFor();
+        page = page();
+        openBench(page, slug);
     }
 
     @AfterEach
-    void noFaults() {
+    void closePage() {
         page.close();
-        assertThat(faults).isEmpty();
     }
 
     private Design design() {

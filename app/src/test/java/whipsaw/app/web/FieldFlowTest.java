@@ -5,14 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
@@ -20,21 +17,8 @@ import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
 
 /** On the roof with a phone, and what the drawing's own addresses answer. */
-class FieldFlowTest {
+class FieldFlowTest extends ServedTest {
     private static final int GLOVE_PX = 44;
-
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     @Test
     void theBlocksOfEveryRowAddUpAndKeysFitAGlove() {
@@ -140,9 +124,8 @@ class FieldFlowTest {
     void aTrayWithJointsNamesItsPositionsOnEveryPage() {
         JobService jobs = server.bean(JobService.class);
         String slug = jobs.duplicate("milepost-hall", "Joints");
-        try (Page page = server.page(1280, 800, faults)) {
-            page.navigate(server.address("/jobs/" + slug));
-            page.locator("#bench[data-ready]").waitFor();
+        try (Page page = page()) {
+            openBench(page, slug);
             page.locator("[data-path=\"$.array.tray\"]")
                     .selectOption(
                             new com.microsoft.playwright.options.SelectOption().setLabel("Lowtide T3 one-way tray"));

@@ -12,14 +12,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.store.Json;
 
 /** Requests nobody would make on purpose: none may end in a server error, and the job stays readable. */
-class FuzzTest {
+class FuzzTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
     private static final List<String> PATHS = List.of(
             "/",
@@ -143,19 +141,8 @@ class FuzzTest {
             "$.roof[",
             "$.array.module");
 
-    private static TestServer server;
     private final Random random = new Random(4711);
     private final List<String> errors = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     private <T> T any(List<T> list) {
         return list.get(random.nextInt(list.size()));

@@ -6,49 +6,31 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.job.JobReader;
 
 /** The work surface as a designer uses it, in a real browser. */
-class JobFlowTest {
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
+class JobFlowTest extends ServedTest {
     private Page page;
     private String slug;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     @BeforeEach
     void open() {
         slug = server.bean(JobService.class)
                 .create(JobReader.read(Seeds.demoJob(), false).job());
-        page = server.page(1280, 800, faults);
-        page.navigate(server.address("/jobs/" + slug));
-        page.locator("#bench[data-ready]").waitFor();
+        page = page();
+        openBench(page, slug);
     }
 
     @AfterEach
-    void noFaults() {
+    void closePage() {
         page.close();
-        assertThat(faults).isEmpty();
     }
 
     private Locator field(String path) {
@@ -178,7 +160,7 @@ class JobFlowTest {
 
     @Test
     void anotherWindowsChangeIsShownAndMineCanGoOnTop() {
-        Page other = server.page(1280, 800, faults);
+        Page other = page();
         other.navigate(server.address("/jobs/" + slug));
         field("$.array.tilt").selectOption("5 deg");
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");

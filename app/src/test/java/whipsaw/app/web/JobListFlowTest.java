@@ -8,30 +8,24 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
-import java.util.List;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 
 /** The list of jobs, and jobs of the second code family from a blank sheet. */
-class JobListFlowTest {
-    private static TestServer server;
-    private static Page page;
-    private static final List<String> FAULTS = new ArrayList<>();
+class JobListFlowTest extends ServedTest {
+    private Page page;
 
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-        page = server.page(1280, 800, FAULTS);
+    @BeforeEach
+    void openPage() {
+        page = page();
     }
 
-    @AfterAll
-    static void stop() {
-        assertThat(FAULTS).isEmpty();
-        server.close();
+    @AfterEach
+    void closePage() {
+        page.close();
     }
 
     private static Locator card(String name) {

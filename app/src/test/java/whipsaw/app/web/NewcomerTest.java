@@ -6,32 +6,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 
 /** A first job from nothing to the printed ballast map, by the guide, with nothing but the browser. */
-class NewcomerTest {
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
+class NewcomerTest extends ServedTest {
     private Page page;
     private int revision = 1;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     private void stored() {
         revision++;
@@ -54,7 +38,7 @@ class NewcomerTest {
 
     @Test
     void fromABlankJobToAPrintedBallastMap() throws IOException {
-        page = server.page(1280, 800, faults);
+        page = page();
         page.navigate(server.address("/"));
         page.locator("[name=name]").last().fill("Tallow Yard");
         page.locator("button:has-text('Start the job')").click();

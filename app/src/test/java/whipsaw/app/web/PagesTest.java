@@ -6,32 +6,19 @@ import java.io.IOException;
 import java.util.Arrays;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.JobSheet;
 import whipsaw.app.table.CodeTableService;
 
 /** What the server answers: pages, files, and bad requests. */
-class PagesTest {
+class PagesTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     @ParameterizedTest
     @ValueSource(

@@ -5,40 +5,24 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Page;
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.drawing.PaperSize;
 
 /** What the server makes as PDF is what the browser prints. */
-class PaperTest {
+class PaperTest extends ServedTest {
     private static final double POINT_MM = 25.4 / 72;
 
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
-
     private byte[] printed(String path) {
-        try (Page page = server.page(1280, 800, faults)) {
+        try (Page page = page()) {
             page.navigate(server.address(path));
             page.evaluate("document.fonts.ready");
             if (page.locator(".drawingbox .counts text").count() > 0) {

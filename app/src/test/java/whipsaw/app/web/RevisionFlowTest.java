@@ -5,49 +5,33 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
 
 /** History as a designer uses it: name, compare, go back; ways out made and undone; two windows at once. */
-class RevisionFlowTest {
-    private static TestServer server;
-    private final List<String> faults = new ArrayList<>();
+class RevisionFlowTest extends ServedTest {
     private JobService jobs;
     private Page page;
     private String slug;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     @BeforeEach
     void open() {
         jobs = server.bean(JobService.class);
         slug = jobs.create(JobReader.read(Seeds.demoJob(), false).job());
-        page = server.page(1280, 800, faults);
+        page = page();
     }
 
     @AfterEach
-    void noFaults() {
+    void closePage() {
         page.close();
-        assertThat(faults).isEmpty();
     }
 
     private void set(String path, Object value) {

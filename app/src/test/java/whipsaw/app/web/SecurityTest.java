@@ -8,32 +8,19 @@ import java.net.http.HttpResponse;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.print.CsvCell;
 import whipsaw.app.store.Json;
 
 /** What other sites, odd files and odd names must not be able to do. */
-class SecurityTest {
+class SecurityTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
     private static final String EDIT =
             "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.project.place\",\"value\":\"x\"}]}";
-    private static TestServer server;
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        server.close();
-    }
 
     private static HttpRequest.Builder edit() {
         return HttpRequest.newBuilder(URI.create(server.address(JOB + "/change")))

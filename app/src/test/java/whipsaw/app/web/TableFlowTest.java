@@ -4,34 +4,17 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import whipsaw.app.TestServer;
+import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.working.DataStatus;
 
 /** Replacing, confirming and withdrawing code tables, and what it does to jobs. */
-class TableFlowTest {
+class TableFlowTest extends ServedTest {
     private static final String WIND = "asce_gcrn_nominal";
-    private static TestServer server;
-    private static final List<String> FAULTS = new ArrayList<>();
-
-    @BeforeAll
-    static void start() {
-        server = new TestServer();
-    }
-
-    @AfterAll
-    static void stop() {
-        assertThat(FAULTS).isEmpty();
-        server.close();
-    }
 
     private static CodeTableService tables() {
         return server.bean(CodeTableService.class);
@@ -47,7 +30,7 @@ class TableFlowTest {
 
     @Test
     void aTableIsReplacedInTheBrowserAndEveryJobFollows() {
-        Page page = server.page(1280, 800, FAULTS);
+        Page page = page();
         int before = blocks("milepost-hall");
         String csv = server.get("/tables/" + WIND + ".csv").body();
         page.navigate(server.address("/tables"));
@@ -79,7 +62,7 @@ class TableFlowTest {
 
     @Test
     void aTableIsConfirmedByNameAndTheJobsOnTheRestAreListed() {
-        Page page = server.page(1280, 800, FAULTS);
+        Page page = page();
         page.navigate(server.address("/tables/en_terrain"));
         assertThat(page.locator("main")).containsText("Ashwell Row Primary School");
         page.locator("form[action$='/confirm'] input[name=who]").fill("B. Rowan");

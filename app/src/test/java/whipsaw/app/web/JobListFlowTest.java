@@ -28,18 +28,18 @@ class JobListFlowTest extends ServedTest {
         page.close();
     }
 
-    private static Locator card(String name) {
+    private Locator card(String name) {
         return page.locator(".cards > li")
                 .filter(new Locator.FilterOptions()
                         .setHas(page.locator("h2 a", new Page.LocatorOptions().setHasText(name))))
                 .first();
     }
 
-    private static Locator field(String path) {
+    private Locator field(String path) {
         return page.locator("[data-path=\"" + path + "\"]");
     }
 
-    private static void open(String section) {
+    private void open(String section) {
         page.locator("details[data-section=" + section + "] > summary").click();
     }
 

@@ -291,7 +291,7 @@ document.addEventListener("change", (event) => {
       markSince(target.value);
     } else {
       since = "";
-      location.reload();
+      document.querySelector("#plan .layer-marks").replaceChildren();
     }
   }
   if (target.dataset?.layer) {

@@ -27,9 +27,11 @@ public final class PlanDrawing {
     private final Set<Integer> changed;
     private final Svg svg = new Svg();
     private final double textM;
+    private Design before;
 
     private PlanDrawing(Design design, PaperSize sheet, boolean brief, List<Integer> changed) {
         this.design = design;
+        this.before = design;
         this.sheet = sheet;
         this.brief = brief;
         this.changed = new HashSet<>(changed);
@@ -76,9 +78,15 @@ public final class PlanDrawing {
         return new PlanDrawing(design, PaperSize.TABLOID, false, List.of()).draw(Style.OWN, true);
     }
 
-    /** For comparing two revisions side by side: as on paper, with marks on what differs. */
-    public static String forComparison(Design design, List<Integer> changed) {
-        return new PlanDrawing(design, PaperSize.TABLOID, false, changed).draw(Style.PAGE, false);
+    /**
+     * For comparing two revisions side by side: as on paper, with marks on what differs.
+     *
+     * @param before state the marks are counted from; the design itself has none
+     */
+    public static String forComparison(Design design, List<Integer> changed, Design before) {
+        PlanDrawing drawing = new PlanDrawing(design, PaperSize.TABLOID, false, changed);
+        drawing.before = before;
+        return drawing.draw(Style.PAGE, false);
     }
 
     /** What the drawing shows with its margin, in metres. */
@@ -138,9 +146,11 @@ public final class PlanDrawing {
         dimensions.edges();
         dimensions.setOut();
         zones.names();
-        if (!paper() || !changed.isEmpty()) {
+        if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");
-            new RevisionLayer(design, svg).triangles(changed.stream().sorted().toList());
+            RevisionLayer marks = new RevisionLayer(design, svg);
+            marks.triangles(changed.stream().sorted().toList());
+            marks.clouds(before);
             svg.close("g");
         }
         frame.scaleBar();

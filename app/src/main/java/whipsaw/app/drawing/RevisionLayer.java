@@ -27,15 +27,16 @@ public final class RevisionLayer {
         svg.open("svg", "xmlns=\"http://www.w3.org/2000/svg\"").open("g", "class=\"layer-marks\"");
         RevisionLayer layer = new RevisionLayer(after, svg);
         layer.triangles(changed);
-        for (Job.Obstruction o : changed(before, after)) {
-            layer.cloud(o, "cloud");
-        }
-        for (Job.Obstruction o : before.job().roof().obstructions()) {
-            if (find(after, o.id()) == null) {
-                layer.cloud(o, "cloud gone");
-            }
-        }
+        layer.clouds(before);
         return svg.close("g").close("svg").toString();
+    }
+
+    /** Clouds around what changed since, and where something went. */
+    void clouds(Design before) {
+        changed(before, design).forEach(o -> cloud(o, "cloud"));
+        before.job().roof().obstructions().stream()
+                .filter(o -> find(design, o.id()) == null)
+                .forEach(o -> cloud(o, "cloud gone"));
     }
 
     /** Obstructions that are new, moved, resized or of another height or clear distance. */

@@ -5,6 +5,7 @@ import whipsaw.app.drawing.PaperPens;
 import whipsaw.app.drawing.PaperScale;
 import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
+import whipsaw.core.working.DataStatus;
 
 /**
  * The sheet of paper as CSS: its size, its margins with what stands on every page, and room for a
@@ -21,7 +22,7 @@ public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, Str
     private static final double HEAD_MM = 13;
     private static final double SIDE_MM = PaperScale.MARGIN_MM;
 
-    public static PaperStyle of(JobService.Shown shown, PaperSize paper, String sheet) {
+    public static PaperStyle of(JobService.Shown shown, PaperSize paper, String sheet, DataStatus status) {
         return new PaperStyle(
                 paper,
                 PaperScale.of(shown.design(), paper),
@@ -29,6 +30,7 @@ public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, Str
                 sheet,
                 "Revision " + shown.revision().number() + ", "
                         + shown.revision().at().substring(0, 10)
+                        + ". Data: " + status.words()
                         + ". Preliminary until a licensed engineer has signed it.");
     }
 

@@ -85,8 +85,8 @@ public class RevisionController {
         model.addAttribute("figures", figures(before.design(), after.design()));
         model.addAttribute("checks", checks(before.design(), after.design()));
         model.addAttribute("inputs", inputs(before.design(), after.design()));
-        model.addAttribute("planBefore", PlanDrawing.forComparison(before.design(), List.of()));
-        model.addAttribute("planAfter", PlanDrawing.forComparison(after.design(), change.changed()));
+        model.addAttribute("planBefore", PlanDrawing.forComparison(before.design(), List.of(), before.design()));
+        model.addAttribute("planAfter", PlanDrawing.forComparison(after.design(), change.changed(), before.design()));
         return "compare";
     }
 

@@ -37,10 +37,11 @@ public class SheetController {
     }
 
     /** What is to be printed, on what. */
-    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper) {
-        PaperStyle style() {
-            return PaperStyle.of(shown, paper, SHEETS.get(sheet));
-        }
+    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper) {}
+
+    private PaperStyle style(Wanted w) {
+        Figures figures = new Figures(w.shown().design(), tables.tables());
+        return PaperStyle.of(w.shown(), w.paper(), SHEETS.get(w.sheet()), figures.status());
     }
 
     private Wanted wanted(String slug, String sheet, String paper) {
@@ -98,7 +99,7 @@ public class SheetController {
         Map<String, Object> model = new LinkedHashMap<>();
         fill(model, w, true);
         String name = slug + (sheet.equals("job") ? "" : "-" + sheet) + ".pdf";
-        return Download.of(name, MediaType.APPLICATION_PDF, pdf.render("sheet", model, w.style()));
+        return Download.of(name, MediaType.APPLICATION_PDF, pdf.render("sheet", model, style(w)));
     }
 
     /** Size of the paper and what stands in its margins, for printing from the page. */
@@ -110,6 +111,6 @@ public class SheetController {
         return Download.of(
                 "paper.css",
                 MediaType.parseMediaType("text/css;charset=UTF-8"),
-                wanted(slug, sheet, paper).style().css());
+                style(wanted(slug, sheet, paper)).css());
     }
 }

@@ -88,7 +88,8 @@ public class WorkingController {
             Model model) {
         fill(slug, figure, model);
         PaperSize size = paper(slug, paper);
-        PaperStyle style = PaperStyle.of(jobs.open(slug), size, "Working");
+        PaperStyle style = PaperStyle.of(
+                jobs.open(slug), size, "Working", new Figures(jobs.open(slug).design(), tables.tables()).status());
         return Download.of(
                 slug + "-working.pdf", MediaType.APPLICATION_PDF, pdf.render("working-page", model.asMap(), style));
     }

@@ -146,8 +146,11 @@ class PairDrawingTest {
 
     @Test
     void aComparisonMarksWhatDiffersAndHasNoHandles() {
-        String svg = PlanDrawing.forComparison(SCHOOL, List.of(0, 3));
-        assertThat(svg).contains("class=\"mark\"").doesNotContain("tabindex").doesNotContain("id=\"plan\"");
-        assertThat(PlanDrawing.forComparison(SCHOOL, List.of())).doesNotContain("class=\"mark\"");
+        String svg = PlanDrawing.forComparison(SCHOOL, List.of(0, 3), STORE);
+        assertThat(svg)
+                .contains("class=\"mark\"", "class=\"cloud gone\"", "class=\"cloud\"")
+                .doesNotContain("tabindex")
+                .doesNotContain("id=\"plan\"");
+        assertThat(PlanDrawing.forComparison(SCHOOL, List.of(), SCHOOL)).doesNotContain("class=\"mark\"");
     }
 }

@@ -15,6 +15,11 @@ document.getElementById("pad").addEventListener("click", (event) => {
   text.dispatchEvent(new Event("input", { bubbles: true }));
 });
 
+document.getElementById("across").addEventListener("click", () => {
+  text.value = `${text.value.replace(/\n*$/, "\n")}diagonal 1-3 `;
+  text.scrollTop = text.scrollHeight;
+});
+
 async function change(changes) {
   let answer;
   try {

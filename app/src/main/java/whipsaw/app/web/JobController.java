@@ -26,6 +26,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Job;
 import whipsaw.core.section.CutLine;
 
 /** The work surface of a job. */
@@ -161,6 +162,9 @@ public class JobController {
         model.addAttribute("plan", PlanDrawing.forScreen(design, shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue, tables.tables()));
         model.addAttribute("tape", EntryForm.tape(design.job()));
+        boolean compass =
+                design.job().roof().outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.COMPASS;
+        model.addAttribute("tapeClosing", compass ? "compass" : "fit");
         SolarTime sun = PlanDrawing.standardSun(design);
         CutLine cut = SectionDrawing.standardCut(design);
         model.addAttribute("section", SectionDrawing.of(design, cut, sun));

@@ -10,7 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
+import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeText;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.units.Dimension;
@@ -21,6 +23,7 @@ import whipsaw.core.units.UnitSystem;
 @Controller
 public class TapeController {
     private static final int LONGEST = 20_000;
+    private static final int MOST_LINES = 40;
 
     private final JobService jobs;
 
@@ -48,7 +51,19 @@ public class TapeController {
         answer.put(
                 "legs",
                 reading.legs().stream()
-                        .map(l -> Map.of("length", l.length().typed(), "turnDeg", l.turnDeg()))
+                        .map(l ->
+                                Map.of("length", l.length().typed(), "turnDeg", l.turnDeg(), "measured", l.measured()))
+                        .toList());
+        answer.put(
+                "diagonals",
+                reading.diagonals().stream()
+                        .map(d -> Map.of(
+                                "from",
+                                d.from(),
+                                "to",
+                                d.to(),
+                                "length",
+                                d.length().typed()))
                         .toList());
         if (reading.legs().isEmpty()) {
             answer.put("points", List.of());
@@ -61,6 +76,7 @@ public class TapeController {
                         .toList(),
                 false);
         boolean up = !walk.counterClockwise();
+        fit(answer, reading, units, up, "compass".equals(body.get("closing")));
         answer.put(
                 "points",
                 walk.rawVertices().stream()
@@ -68,6 +84,47 @@ public class TapeController {
                         .toList());
         answer.put("words", words(reading.legs().size(), walk, units));
         return answer;
+    }
+
+    /** The outline that fits best and what every tape makes of it; nothing while the walk is far from closing. */
+    private static void fit(
+            Map<String, Object> answer, TapeText.Reading reading, UnitSystem units, boolean up, boolean compass) {
+        int corners = reading.legs().size();
+        boolean across = reading.diagonals().stream()
+                .allMatch(d -> Math.max(d.from(), d.to()) <= corners
+                        && Math.min(d.from(), d.to()) >= 1
+                        && Math.abs(d.from() - d.to()) > 1
+                        && Math.abs(d.from() - d.to()) < corners - 1);
+        if (compass || !across) {
+            return;
+        }
+        SurveyReport report =
+                SurveyReport.of(new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals()), units);
+        if (report == null) {
+            return;
+        }
+        answer.put(
+                "fitted",
+                report.fit().vertices().stream()
+                        .map(c -> up ? turned(c) : List.of(c.x, c.y))
+                        .toList());
+        answer.put("verdict", report.verdict());
+        answer.put("suspects", report.suspects());
+        answer.put("decide", report.decide());
+        answer.put(
+                "residuals",
+                report.lines().stream()
+                        .limit(MOST_LINES)
+                        .map(l -> Map.of(
+                                "name",
+                                l.name(),
+                                "words",
+                                l.words(),
+                                "times",
+                                Show.number(l.normalised(), 1),
+                                "suspect",
+                                l.suspect()))
+                        .toList());
     }
 
     private static List<Double> turned(Coordinate c) {

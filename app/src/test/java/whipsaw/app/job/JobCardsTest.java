@@ -149,7 +149,7 @@ class JobCardsTest extends ServedTest {
                         .layout()
                         .modules())
                 .hasSize(500);
-        assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 2);
+        assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 3);
         jobs.goBack(slug, 2, 1);
         assertThat(jobs.open(slug).design().layout().modules()).hasSize(447);
     }

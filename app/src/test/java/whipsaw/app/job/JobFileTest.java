@@ -28,7 +28,7 @@ class JobFileTest {
     private static final JsonSchema SCHEMA = schema();
 
     private static JsonSchema schema() {
-        try (InputStream in = JobFileTest.class.getResourceAsStream("/static/schema/job-2.schema.json")) {
+        try (InputStream in = JobFileTest.class.getResourceAsStream("/static/schema/job-3.schema.json")) {
             String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
                     .getSchema(text);
@@ -65,7 +65,7 @@ class JobFileTest {
                 "array.tilt=10",
                 "electrical.run.raceway=wood",
                 "roof.covering=straw",
-                "schema=3",
+                "schema=4",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
             Map<String, Object> document = copy(documents().get(5));

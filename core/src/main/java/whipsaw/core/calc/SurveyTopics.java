@@ -12,6 +12,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.PairSpacing;
 import whipsaw.core.array.RowSpacing;
 import whipsaw.core.array.SunPosition;
+import whipsaw.core.roof.SightLine;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
@@ -21,7 +22,7 @@ final class SurveyTopics {
     private SurveyTopics() {}
 
     static List<Topic> topics() {
-        return List.of(sunPosition(), rowSpacing(), pairSpacing(), traverse());
+        return List.of(sunPosition(), rowSpacing(), pairSpacing(), traverse(), sightLine(), sightLineOfRow());
     }
 
     private static Topic sunPosition() {
@@ -196,5 +197,82 @@ final class SurveyTopics {
         result.put("difference_m", difference);
         result.put("ok", Limits.atMost(Math.abs(difference), toleranceM));
         return result;
+    }
+
+    private static final String OVER_THE_PARAPET = "straight line over the top of the parapet, square to it";
+
+    private static SightLine.Viewer viewer(CalcInputs in, double distanceM) {
+        return new SightLine.Viewer(
+                distanceM,
+                in.siOr("eye_height", Quantity.LENGTH, SightLine.Viewer.USUAL_EYE_M),
+                in.siOr("viewer_ground", Quantity.LENGTH, 0));
+    }
+
+    private static Topic sightLine() {
+        return new Topic(
+                "sight_line",
+                "Is it seen from the ground?",
+                OVER_THE_PARAPET,
+                List.of(
+                        field("roof_height_m", "Roof above ground, m", "7"),
+                        field("parapet_height_m", "Parapet above the roof, m", "0.6"),
+                        field("viewer_distance_m", "Viewer from the parapet, m", "25"),
+                        field("module_height_m", "Height of the thing, m", "0.95"),
+                        field("setback_m", "Its setback, m", "1.2"),
+                        field("eye_height_m", "Eye above the ground, m", "1.6"),
+                        field("viewer_ground_m", "Viewer's ground above the building's, m", "0")),
+                (in, out) -> {
+                    SightLine line = SightLine.of(
+                            in.positive("roof_height", Quantity.LENGTH),
+                            in.length("parapet_height"),
+                            viewer(in, in.positive("viewer_distance", Quantity.LENGTH)));
+                    double height = in.length("module_height");
+                    double setback = in.length("setback");
+                    out.put("sight_slope", line.slope())
+                            .put("sight_elevation_deg", line.elevationDeg())
+                            .put("hidden_height_at_setback_m", line.hiddenM(setback))
+                            .put("hidden_height_without_setback_m", line.hiddenM(0))
+                            .put("visible", line.sees(height, setback))
+                            .put("min_setback_m", line.leastSetbackM(height))
+                            .put("max_setback_m", line.mostSetbackM(height));
+                });
+    }
+
+    private static Topic sightLineOfRow() {
+        return new Topic(
+                "sight_line_row",
+                "Is a row seen from the ground?",
+                OVER_THE_PARAPET + "; both edges of the row",
+                Topic.whole(
+                        """
+                        {"roof_height_m": 6.5, "parapet_height_m": 0.2,
+                         "viewer_distances_m": [8, 45, 120], "row_setback_m": 0.8,
+                         "tilt_deg": 15, "slope_length_m": 1.13,
+                         "low_edge_height_m": 0.12, "high_edge_near": false}"""),
+                (in, out) -> {
+                    SightLine.Row row = SightLine.Row.of(
+                            in.length("low_edge_height"),
+                            in.number("tilt_deg", 0, 90),
+                            in.positive("slope_length", Quantity.LENGTH),
+                            in.flag("high_edge_near"));
+                    double setback = in.length("row_setback");
+                    List<SightLine> lines = new ArrayList<>();
+                    for (double distance : in.numbers("viewer_distances_m")) {
+                        if (!(distance > 0)) {
+                            throw new CalcException("viewer_distances_m", "'" + distance + "' has to be above 0");
+                        }
+                        lines.add(SightLine.of(
+                                in.positive("roof_height", Quantity.LENGTH),
+                                in.length("parapet_height"),
+                                viewer(in, distance)));
+                    }
+                    out.put(
+                                    "visible_from",
+                                    lines.stream()
+                                            .map(l -> l.sees(row, setback))
+                                            .toList())
+                            .put("row_min_setback_m", SightLine.leastSetbackM(row, lines))
+                            .put("high_edge_height_m", Math.max(row.nearM(), row.farM()));
+                });
     }
 }

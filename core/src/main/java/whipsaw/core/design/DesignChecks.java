@@ -10,6 +10,8 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
+import whipsaw.core.roof.SurveyReport;
+import whipsaw.core.roof.TapeFit;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
@@ -87,6 +89,27 @@ final class DesignChecks {
                 "house rule for a taped outline",
                 "survey.closure",
                 "tape the longest edges and a diagonal again"));
+        fit();
+    }
+
+    /** Whether the tapes of a fitted survey agree within their accuracy. */
+    private void fit() {
+        if (design.plan().fit() == null) {
+            return;
+        }
+        SurveyReport report = SurveyReport.of((Job.Taped) design.job().roof().outline(), units);
+        double worst = report.lines().get(0).normalised();
+        checks.add(Check.compare(
+                "survey.fits",
+                "Tapes of the survey agree",
+                Show.number(worst, 1) + " times its accuracy, "
+                        + report.lines().get(0).name(),
+                Show.number(TapeFit.SUSPECT, 2) + " times",
+                worst / TapeFit.SUSPECT,
+                null,
+                "least squares, normalised residuals",
+                "survey.fit",
+                (report.suspects() + " " + report.decide()).strip()));
     }
 
     private void placed() {

@@ -34,6 +34,7 @@ public final class Figures {
         String place = slash < 0 ? "" : key.substring(slash + 1);
         return switch (kind) {
             case "survey.closure" -> design.plan().tape() == null ? null : SiteFigures.closure(design);
+            case "survey.fit" -> design.plan().fit() == null ? null : SurveyFigures.fit(design);
             case "site.qh" -> SiteFigures.windPressure(design, tables);
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
@@ -90,6 +91,7 @@ public final class Figures {
     public List<String> keys() {
         List<String> keys = new ArrayList<>(List.of(
                 "survey.closure",
+                "survey.fit",
                 "site.qh",
                 "site.snow",
                 "array.gap",

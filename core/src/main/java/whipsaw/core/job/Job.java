@@ -27,7 +27,7 @@ public record Job(
     }
 
     /** Version of the document this class is written as. */
-    public static final int SCHEMA = 2;
+    public static final int SCHEMA = 3;
 
     /** Coverings a roof can have. */
     public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
@@ -63,17 +63,41 @@ public record Job(
     /** The building's outer edge, or the inner faces of its parapets when those were taped. */
     public sealed interface Outline permits Taped, Drawn {}
 
-    /** A tape survey in walking order. */
-    public record Taped(boolean insideFace, List<TapedLeg> legs) implements Outline {
+    /**
+     * A tape survey in walking order.
+     *
+     * @param closing how the closing error is spread
+     * @param diagonals tapes across the roof
+     */
+    public record Taped(boolean insideFace, Closing closing, List<TapedLeg> legs, List<TapedDiagonal> diagonals)
+            implements Outline {
         public Taped {
             legs = List.copyOf(legs);
+            diagonals = List.copyOf(diagonals);
         }
+    }
+
+    /** How a tape survey is made to close. */
+    public enum Closing {
+        /** Least squares over every tape and corner. */
+        FIT,
+        /** In proportion to the length walked, corners alike; diagonals only check it. */
+        COMPASS
     }
 
     /**
      * @param turnDeg change of heading at the end of the edge, left positive
+     * @param measured whether the angle was measured; else the corner was taken as it stands
      */
-    public record TapedLeg(Measure length, double turnDeg) {}
+    public record TapedLeg(Measure length, double turnDeg, boolean measured) {}
+
+    /**
+     * A tape across the roof.
+     *
+     * @param from corner, from 1: where edge 1 begins
+     * @param to corner
+     */
+    public record TapedDiagonal(int from, int to, Measure length) {}
 
     /** Corners on the plan. */
     public record Drawn(List<Corner> corners) implements Outline {

@@ -181,14 +181,27 @@ public final class JobReader {
         if (kind.equals("taped")) {
             boolean inside = doc.choice("face", "Face taped", List.of("outside", "inside"))
                     .equals("inside");
+            Job.Closing closing = doc.choice("closing", "How it is closed", List.of("fit", "compass"))
+                            .equals("fit")
+                    ? Job.Closing.FIT
+                    : Job.Closing.COMPASS;
             List<Job.TapedLeg> legs = new ArrayList<>();
             for (Doc leg : doc.objects("legs", "Edges", MOST_CORNERS)) {
-                legs.add(
-                        new Job.TapedLeg(leg.measure("length", Fields.EDGE), leg.number("turnDeg", "Turn", -179, 179)));
+                legs.add(new Job.TapedLeg(
+                        leg.measure("length", Fields.EDGE),
+                        leg.number("turnDeg", "Turn", -179, 179),
+                        leg.flag("measured", "Angle measured", false)));
                 leg.done();
             }
             enough(doc, "legs", legs.size());
-            result = new Job.Taped(inside, legs);
+            List<Job.TapedDiagonal> diagonals = new ArrayList<>();
+            if (doc.has("diagonals")) {
+                for (Doc d : doc.objects("diagonals", "Diagonals", MOST_CORNERS)) {
+                    diagonals.add(diagonal(d, legs.size()));
+                    d.done();
+                }
+            }
+            result = new Job.Taped(inside, closing, legs, diagonals);
         } else {
             List<Job.Corner> corners = corners(doc, "corners", "Corners", MOST_CORNERS);
             enough(doc, "corners", corners.size());
@@ -196,6 +209,20 @@ public final class JobReader {
         }
         doc.done();
         return result;
+    }
+
+    private static Job.TapedDiagonal diagonal(Doc doc, int corners) {
+        int from = doc.whole("from", "From corner", 1, Math.max(1, corners));
+        int to = doc.whole("to", "To corner", 1, Math.max(1, corners));
+        int apart = Math.abs(from - to);
+        if (apart < 2 || apart == corners - 1) {
+            doc.problem(
+                    "to",
+                    "Diagonal",
+                    from + "-" + to,
+                    "joins no two corners with another between: for example 1-3; the edge itself is taped as an edge");
+        }
+        return new Job.TapedDiagonal(from, to, doc.measure("length", Fields.DIAGONAL));
     }
 
     private static void enough(Doc doc, String key, int count) {

@@ -127,9 +127,16 @@ public final class JobWriter {
             return new Tree()
                     .put("kind", "taped")
                     .put("face", taped.insideFace() ? "inside" : "outside")
+                    .put("closing", taped.closing() == Job.Closing.FIT ? "fit" : "compass")
                     .put("legs", list(taped.legs(), leg -> new Tree()
                             .length("length", leg.length())
                             .put("turnDeg", leg.turnDeg())
+                            .put("measured", leg.measured())
+                            .map))
+                    .put("diagonals", list(taped.diagonals(), d -> new Tree()
+                            .put("from", d.from())
+                            .put("to", d.to())
+                            .length("length", d.length())
                             .map))
                     .map;
         }

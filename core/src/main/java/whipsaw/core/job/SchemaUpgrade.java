@@ -1,6 +1,7 @@
 package whipsaw.core.job;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -11,8 +12,43 @@ public final class SchemaUpgrade {
 
     /** The document as the newest version would have written it; documents of other versions pass unchanged. */
     public static Map<?, ?> upgraded(Map<?, ?> document) {
-        boolean first = document.get("schema") instanceof Number n && n.doubleValue() == 1;
-        return first ? fromFirst(document) : document;
+        Map<?, ?> second = is(document, 1) ? fromFirst(document) : document;
+        return is(second, 2) ? fromSecond(second) : second;
+    }
+
+    private static boolean is(Map<?, ?> document, int version) {
+        return document.get("schema") instanceof Number n && n.doubleValue() == version;
+    }
+
+    /**
+     * Version 3 says how a tape survey is closed, which of its angles were measured, and has diagonals. An
+     * older survey keeps the compass rule, so that its roof stays as it was.
+     */
+    private static Map<Object, Object> fromSecond(Map<?, ?> document) {
+        Map<Object, Object> result = new LinkedHashMap<>(document);
+        result.put("schema", 3);
+        result.computeIfPresent("roof", (k, roof) -> changed(roof, "outline", SchemaUpgrade::outline));
+        return result;
+    }
+
+    private static Object outline(Object outline) {
+        if (!(outline instanceof Map<?, ?> map) || !"taped".equals(map.get("kind"))) {
+            return outline;
+        }
+        Object closed = withDefault(outline, "closing", "compass");
+        return changed(
+                closed,
+                "legs",
+                legs -> legs instanceof List<?> list
+                        ? list.stream().map(SchemaUpgrade::leg).toList()
+                        : legs);
+    }
+
+    private static Object leg(Object leg) {
+        boolean square = leg instanceof Map<?, ?> map
+                && map.get("turnDeg") instanceof Number turn
+                && Math.abs(turn.doubleValue()) == 90;
+        return withDefault(leg, "measured", !square);
     }
 
     /** Version 2 names the code family, the arrangement of a tray system and the conductor as a part. */

@@ -17,7 +17,6 @@ import whipsaw.core.units.UnitSystem;
 /** What a roof has to satisfy before anything can be computed on it. */
 public final class OutlineRules {
     private static final double LEAST_AREA_M2 = 4;
-    private static final double WORST_CLOSURE = 20;
     private static final double TOUCH_M = 1e-6;
     private static final String OUTLINE = "$.roof.outline";
 
@@ -28,13 +27,13 @@ public final class OutlineRules {
         List<Problem> problems = new ArrayList<>();
         OutlineShape shape = OutlineShape.of(roof);
         Traverse tape = shape.tape();
-        if (tape != null && tape.closureM() * WORST_CLOSURE > tape.perimeterM()) {
+        if (tape != null && tape.closureM() * OutlineShape.WORST_CLOSURE > tape.perimeterM()) {
             problems.add(new Problem(
                     OUTLINE + ".legs",
                     "Tape survey",
                     Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
                     "is the closing gap, more than 1 in "
-                            + Show.number(WORST_CLOSURE, 0)
+                            + Show.number(OutlineShape.WORST_CLOSURE, 0)
                             + " of the perimeter: an edge or a turn is missing or wrong"));
             return problems;
         }

@@ -6,12 +6,16 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Job;
 
 /**
- * Corners of the building's outer edge. A tape survey is closed by the compass rule; one of the
+ * Corners of the building's outer edge. A tape survey is closed by least squares or by the compass rule; one of the
  * inside faces is moved out by the thickness of each parapet.
  *
- * @param tape the closed survey, or null when the outline was drawn
+ * @param tape the survey closed by the compass rule, or null when the outline was drawn
+ * @param fit the survey fitted by least squares, or null when it was not
  */
-record OutlineShape(List<Coordinate> corners, Traverse tape) {
+record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
+    /** A closing error of more than one part in so many of the perimeter is refused, and not spread. */
+    static final double WORST_CLOSURE = 20;
+
     private static final double PARALLEL = 1e-6;
 
     static OutlineShape of(Job.Roof roof) {
@@ -20,6 +24,7 @@ record OutlineShape(List<Coordinate> corners, Traverse tape) {
                     drawn.corners().stream()
                             .map(c -> new Coordinate(c.x().si(), c.y().si()))
                             .toList(),
+                    null,
                     null);
         }
         Job.Taped taped = (Job.Taped) roof.outline();
@@ -29,12 +34,27 @@ record OutlineShape(List<Coordinate> corners, Traverse tape) {
                         .toList(),
                 true);
         List<Coordinate> corners = new ArrayList<>();
-        for (Coordinate c : tape.vertices()) {
+        boolean fits = taped.closing() == Job.Closing.FIT && tape.closureM() * WORST_CLOSURE <= tape.perimeterM();
+        TapeFit fit = fits ? TapeFit.of(legs(taped), diagonals(taped), TapeFit.Accuracy.USUAL) : null;
+        for (Coordinate c : fit == null ? tape.vertices() : fit.vertices()) {
             // a walk with right turns starts up the sheet, so that the roof lies above and right of
             // it
             corners.add(tape.counterClockwise() ? new Coordinate(c.x, c.y) : new Coordinate(-c.y, c.x));
         }
-        return new OutlineShape(taped.insideFace() ? grown(corners, roof) : corners, tape);
+        return new OutlineShape(taped.insideFace() ? grown(corners, roof) : corners, tape, fit);
+    }
+
+    static List<TapeFit.Leg> legs(Job.Taped taped) {
+        return taped.legs().stream()
+                .map(l -> new TapeFit.Leg(l.length().si(), l.turnDeg(), l.measured()))
+                .toList();
+    }
+
+    static List<TapeFit.Diagonal> diagonals(Job.Taped taped) {
+        return taped.diagonals().stream()
+                .map(d -> new TapeFit.Diagonal(
+                        d.from() - 1, d.to() - 1, d.length().si()))
+                .toList();
     }
 
     static Job.Parapet parapet(Job.Roof roof, int edge) {

@@ -20,6 +20,7 @@ import whipsaw.core.units.Measure;
  * @param shortSideM short side of it
  * @param highestParapetM of all edges; 0 without parapets
  * @param tape the tape survey, or null when the outline was drawn
+ * @param fit its least-squares fit, or null when it was closed otherwise
  * @param bays structural grid; empty when not known
  */
 public record RoofPlan(
@@ -30,6 +31,7 @@ public record RoofPlan(
         double shortSideM,
         double highestParapetM,
         Traverse tape,
+        TapeFit fit,
         List<Bay> bays) {
 
     static final GeometryFactory GEOMETRY = new GeometryFactory();
@@ -134,6 +136,7 @@ public record RoofPlan(
                 Math.min(side1, side2),
                 highest,
                 shape.tape(),
+                shape.fit(),
                 bays(roof.bays(), polygon));
     }
 

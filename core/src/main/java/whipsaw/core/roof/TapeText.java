@@ -8,17 +8,23 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitText;
 import whipsaw.core.units.UnitTextException;
 
 /**
  * Reads a tape survey as it is called out: one edge a line, its length and the turn at its end,
- * {@code 42' 7 1/2", left} or {@code 13.1 m right 88.5}. A turn without an angle is 90 deg.
+ * {@code 42' 7 1/2", left} or {@code 13.1 m right 88.5}. A turn without an angle is taken as square, 90 deg;
+ * one with an angle was measured. A tape across the roof is {@code diagonal 1-3 41' 9"}, corners counted from
+ * where edge 1 begins.
  */
 public final class TapeText {
     private static final Pattern LINE = Pattern.compile(
             "(.+?)[\\s,;]+(left|right|l|r)\\b[\\s,;]*([0-9.]+)?\\s*(?:deg|\u00b0)?", Pattern.CASE_INSENSITIVE);
+
+    private static final Pattern ACROSS = Pattern.compile(
+            "diag(?:onal)?\\.?\\s+(\\d{1,3})\\s*(?:-|to|,)\\s*(\\d{1,3})[\\s,:;=]+(.+)", Pattern.CASE_INSENSITIVE);
 
     private TapeText() {}
 
@@ -27,13 +33,14 @@ public final class TapeText {
      *
      * @param problems one per line that cannot be read, with the line number in the path
      */
-    public record Reading(List<Job.TapedLeg> legs, List<Problem> problems) {}
+    public record Reading(List<Job.TapedLeg> legs, List<Job.TapedDiagonal> diagonals, List<Problem> problems) {}
 
     /**
      * @param bare unit of a bare number
      */
     public static Reading read(String text, Unit bare) {
         List<Job.TapedLeg> legs = new ArrayList<>();
+        List<Job.TapedDiagonal> diagonals = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         String[] lines = text.split("\\R");
         for (int i = 0; i < lines.length; i++) {
@@ -41,10 +48,18 @@ public final class TapeText {
             if (line.isEmpty()) {
                 continue;
             }
+            Matcher across = ACROSS.matcher(line);
+            if (across.matches()) {
+                diagonal(across, i, line, bare, diagonals, problems);
+                continue;
+            }
             Matcher m = LINE.matcher(line);
             if (!m.matches()) {
-                problems.add(
-                        problem(i, line, "has no turn: write the length, then left or right, as in 42' 7 1/2\", left"));
+                problems.add(problem(
+                        i,
+                        line,
+                        "has no turn: write the length, then left or right, as in 42' 7 1/2\", left; a tape across as in"
+                                + " diagonal 1-3 41' 9\""));
                 continue;
             }
             try {
@@ -56,7 +71,7 @@ public final class TapeText {
                     problems.add(problem(i, line, "has a turn outside 0 to 180 deg"));
                 } else {
                     boolean left = Character.toLowerCase(m.group(2).charAt(0)) == 'l';
-                    legs.add(new Job.TapedLeg(length, left ? angle : -angle));
+                    legs.add(new Job.TapedLeg(length, left ? angle : -angle, m.group(3) != null));
                 }
             } catch (UnitTextException e) {
                 problems.add(problem(i, line, e.getMessage()));
@@ -64,7 +79,22 @@ public final class TapeText {
                 problems.add(problem(i, line, "has an angle that is no number"));
             }
         }
-        return new Reading(legs, problems);
+        return new Reading(legs, diagonals, problems);
+    }
+
+    private static void diagonal(
+            Matcher m, int i, String line, Unit bare, List<Job.TapedDiagonal> diagonals, List<Problem> problems) {
+        try {
+            Measure length = UnitText.parse(m.group(3), Quantity.LENGTH, bare);
+            if (!(length.si() > 0) || length.si() > 1500) {
+                problems.add(problem(i, line, "has a length outside 0 to 1500 m (4921 ft)"));
+            } else {
+                diagonals.add(
+                        new Job.TapedDiagonal(Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2)), length));
+            }
+        } catch (UnitTextException e) {
+            problems.add(problem(i, line, e.getMessage()));
+        }
     }
 
     private static Problem problem(int line, String value, String message) {
@@ -79,7 +109,16 @@ public final class TapeText {
             text.append(leg.length().typed())
                     .append(", ")
                     .append(leg.turnDeg() > 0 ? "left" : "right")
-                    .append(angle == 90 ? "" : " " + angle)
+                    .append(leg.measured() || angle != 90 ? " " + Show.number(angle, 4) : "")
+                    .append('\n');
+        }
+        for (Job.TapedDiagonal d : taped.diagonals()) {
+            text.append("diagonal ")
+                    .append(d.from())
+                    .append('-')
+                    .append(d.to())
+                    .append(' ')
+                    .append(d.length().typed())
                     .append('\n');
         }
         return text.toString();

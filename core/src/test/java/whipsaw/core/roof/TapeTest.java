@@ -3,6 +3,7 @@ package whipsaw.core.roof;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -10,6 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.job.Job;
 import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
 
 class TapeTest {
 
@@ -19,9 +21,67 @@ class TapeTest {
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.legs()).extracting(Job.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
         assertThat(reading.legs().get(0).length().si()).isCloseTo(12.9921, within(1e-9));
-        assertThat(TapeText.read(TapeText.write(new Job.Taped(false, reading.legs())), Unit.FOOT)
+        assertThat(TapeText.read(
+                                TapeText.write(
+                                        new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals())),
+                                Unit.FOOT)
                         .legs())
                 .isEqualTo(reading.legs());
+    }
+
+    @Test
+    void anAngleThatIsSaidWasMeasuredAndTapesAcrossAreRead() {
+        var reading = TapeText.read(
+                "10 m, left\n10 m, left 90\n10 m, left\n10 m, left\ndiagonal 1-3 14.14 m\ndiag. 2 to 4: 46' 5\"",
+                Unit.METRE);
+        assertThat(reading.problems()).isEmpty();
+        assertThat(reading.legs()).extracting(Job.TapedLeg::measured).containsExactly(false, true, false, false);
+        assertThat(reading.diagonals()).hasSize(2);
+        assertThat(reading.diagonals().get(1).length().si()).isCloseTo(46.41667 * 0.3048, within(1e-4));
+        Job.Taped taped = new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals());
+        var again = TapeText.read(TapeText.write(taped), Unit.METRE);
+        assertThat(again.legs()).isEqualTo(reading.legs());
+        assertThat(again.diagonals()).isEqualTo(reading.diagonals());
+        SurveyReport report = SurveyReport.of(taped, UnitSystem.METRIC);
+        assertThat(report.verdict()).startsWith("Every tape fits");
+        assertThat(report.lines()).hasSize(10);
+    }
+
+    @Test
+    void aSurveyThatDoesNotFitNamesItsSuspectAndWhatWouldDecide() {
+        String walk = "30.3 m, left 90\n18 m, left 90\n30 m, left 90\n18 m, left 90\n";
+        var first = TapeText.read(walk, Unit.METRE);
+        SurveyReport report = SurveyReport.of(
+                new Job.Taped(false, Job.Closing.FIT, first.legs(), first.diagonals()), UnitSystem.METRIC);
+        assertThat(report.suspects()).contains("edge 1", "edge 3", "cannot tell");
+        assertThat(report.decide()).startsWith("Tape corner ").contains("means edge");
+        var second = TapeText.read(walk + "diagonal 1-3 34.986 m", Unit.METRE);
+        SurveyReport decided = SurveyReport.of(
+                new Job.Taped(false, Job.Closing.FIT, second.legs(), second.diagonals()), UnitSystem.METRIC);
+        assertThat(decided.suspects()).startsWith("Most likely wrong: edge 1, too long by 0.3");
+    }
+
+    @Test
+    void theOutlineOfAFittedSurveyIsTheFitAndOfAnOlderOneTheCompassRule() {
+        List<Map<String, Object>> legs = new ArrayList<>();
+        for (double length : new double[] {60.03, 40, 60, 40.02}) {
+            legs.add(leg(length + " m", 90));
+        }
+        Map<String, Object> fitted = Map.of("kind", "taped", "face", "outside", "closing", "fit", "legs", legs);
+        Map<String, Object> walked = Map.of("kind", "taped", "face", "outside", "closing", "compass", "legs", legs);
+        RoofPlan fit = Jobs.design("roof.outline", fitted, "roof.bays", null).plan();
+        RoofPlan compass =
+                Jobs.design("roof.outline", walked, "roof.bays", null).plan();
+        assertThat(fit.fit()).isNotNull();
+        assertThat(compass.fit()).isNull();
+        assertThat(fit.edges().get(0).lengthM()).isEqualTo(fit.fit().vertices().get(1).x);
+        assertThat(compass.edges().get(0).lengthM())
+                .isCloseTo(
+                        compass.tape()
+                                .vertices()
+                                .get(1)
+                                .distance(compass.tape().vertices().get(0)),
+                        within(1e-9));
     }
 
     @Test

@@ -1,0 +1,141 @@
+package whipsaw.core.roof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import whipsaw.core.job.Job;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/**
+ * A tape survey in words: how far every tape is off the outline that fits best, what is suspected
+ * when it does not fit, and the one further tape that would decide.
+ *
+ * @param lines every observation, the farthest off first
+ * @param verdict in a sentence
+ * @param suspects in a sentence; empty when everything fits
+ * @param decide in a sentence; empty when nothing has to be decided or no further tape would do it
+ */
+public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String suspects, String decide) {
+
+    /**
+     * One observation.
+     *
+     * @param name edge 2, corner 3, diagonal 1-3
+     * @param words observed, fitted and the difference
+     * @param normalised residual over its standard deviation
+     */
+    public record Line(TapeFit.Kind kind, String name, String words, double normalised) {
+        public boolean suspect() {
+            return normalised > TapeFit.SUSPECT;
+        }
+    }
+
+    /** Null when the survey has fewer than three edges or is too far from closing to be fitted. */
+    public static SurveyReport of(Job.Taped taped, UnitSystem units) {
+        if (taped.legs().size() < 3) {
+            return null;
+        }
+        List<TapeFit.Leg> legs = OutlineShape.legs(taped);
+        Traverse walk = Traverse.of(
+                legs.stream()
+                        .map(l -> new Traverse.Leg(l.lengthM(), l.turnDeg()))
+                        .toList(),
+                true);
+        if (walk.closureM() * OutlineShape.WORST_CLOSURE > walk.perimeterM()) {
+            return null;
+        }
+        List<TapeFit.Diagonal> diagonals = OutlineShape.diagonals(taped);
+        TapeFit fit = TapeFit.of(legs, diagonals, TapeFit.Accuracy.USUAL);
+        List<Line> lines = new ArrayList<>();
+        for (TapeFit.Observation o : fit.observations()) {
+            lines.add(new Line(o.kind(), name(o), words(o, units), o.normalised()));
+        }
+        lines.sort(Comparator.comparingDouble(Line::normalised).reversed());
+        if (fit.fits()) {
+            Line worst = lines.get(0);
+            return new SurveyReport(
+                    fit,
+                    List.copyOf(lines),
+                    "Every tape fits within its accuracy; the farthest off is " + worst.name() + ", " + worst.words()
+                            + ".",
+                    "",
+                    diagonals.isEmpty()
+                            ? "No diagonal is taped: a wrong tape can hide in corners that are not square."
+                            : "");
+        }
+        TapeFit.Suspects suspects = TapeFit.suspects(legs, diagonals, TapeFit.Accuracy.USUAL);
+        return new SurveyReport(
+                fit,
+                List.copyOf(lines),
+                "The tapes do not fit each other.",
+                suspected(suspects, units),
+                decided(suspects, units));
+    }
+
+    static String name(TapeFit.Observation o) {
+        return switch (o.kind()) {
+            case EDGE -> "edge " + (o.from() + 1);
+            case CORNER -> "corner " + (o.from() + 1);
+            case DIAGONAL -> "diagonal " + (o.from() + 1) + "-" + (o.to() + 1);
+        };
+    }
+
+    private static String words(TapeFit.Observation o, UnitSystem units) {
+        if (o.kind() == TapeFit.Kind.CORNER) {
+            return "turn " + Show.number(o.observed(), 2) + "°, fits " + Show.number(o.fitted(), 2) + "°";
+        }
+        return "taped "
+                + Show.in(units, Dimension.ROOF_LENGTH, o.observed())
+                + ", fits "
+                + Show.in(units, Dimension.ROOF_LENGTH, o.fitted())
+                + " ("
+                + signed(units, o.residual())
+                + ")";
+    }
+
+    private static String signed(UnitSystem units, double metres) {
+        return (metres < 0 ? "−" : "+") + Show.in(units, Dimension.PART_LENGTH, Math.abs(metres));
+    }
+
+    private static String suspected(TapeFit.Suspects s, UnitSystem units) {
+        TapeFit.Observation first = s.alike().get(0);
+        String by = first.kind() == TapeFit.Kind.CORNER
+                ? Show.number(Math.abs(first.error()), 1) + "°"
+                : Show.in(units, Dimension.ROOF_LENGTH, Math.abs(first.error()));
+        String text = "Most likely wrong: " + name(first) + ", "
+                + (first.error() > 0 ? "too long by " : "too short by ") + by + ".";
+        if (first.kind() == TapeFit.Kind.CORNER) {
+            text = "Most likely wrong: " + name(first) + ", by " + by + ".";
+        }
+        if (s.alike().size() > 1) {
+            List<String> others =
+                    s.alike().stream().skip(1).map(SurveyReport::name).toList();
+            text += " These figures cannot tell it from " + String.join(" and ", others) + ".";
+        } else if (s.ranked().get(1).normalised() > TapeFit.SUSPECT) {
+            text += " Then " + name(s.ranked().get(1)) + ".";
+        }
+        return text;
+    }
+
+    private static String decided(TapeFit.Suspects s, UnitSystem units) {
+        if (s.measure() == null || s.alike().size() < 2) {
+            return "";
+        }
+        TapeFit.Decision d = s.measure();
+        return "Tape corner "
+                + (d.from() + 1)
+                + " to corner "
+                + (d.to() + 1)
+                + ": "
+                + Show.in(units, Dimension.ROOF_LENGTH, d.firstM())
+                + " means "
+                + name(s.alike().get(0))
+                + " is wrong, "
+                + Show.in(units, Dimension.ROOF_LENGTH, d.secondM())
+                + " means "
+                + name(s.alike().get(1))
+                + ".";
+    }
+}

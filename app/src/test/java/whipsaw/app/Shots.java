@@ -66,6 +66,7 @@ public final class Shots {
             shoot(page, server, "/tables/net_coefficients_fenmarsh", folder, "coefficient-set");
             shoot(page, server, JOB + "/sheet?sheet=ballast", folder, "ballast-map");
             section(page, server, folder);
+            survey(page, server, folder);
             Page phone = server.page(390, 844, faults);
             shoot(phone, server, JOB, folder, "bench-phone");
             shoot(phone, server, JOB + "/field?row=9", folder, "field-blocks");
@@ -89,6 +90,19 @@ public final class Shots {
         page.locator("[data-obstruction=sky-2] .body").click();
         save(page, folder, "bench-section-lamp-off");
         page.locator("[data-lamp-switch]").click();
+    }
+
+    /** A tape with a foot too much on one edge: the suspect and the fit. */
+    private static void survey(Page page, TestServer server, Path folder) {
+        page.navigate(server.address(JOB));
+        page.locator("#bench[data-ready]").waitFor();
+        page.locator("details[data-section=array] > summary").click();
+        page.locator("details[data-section=roof] > summary").click();
+        String tape = page.locator("#tape").inputValue();
+        page.locator("#tape").fill(tape.replace("190' 1/2\"", "191' 1/2\""));
+        page.locator("#tape-fit .alertline").first().waitFor();
+        page.locator("#tape-fit summary").click();
+        save(page, folder, "bench-survey-suspect");
     }
 
     private static void shoot(Page page, TestServer server, String path, Path folder, String name) {

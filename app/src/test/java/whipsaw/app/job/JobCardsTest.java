@@ -47,7 +47,7 @@ class JobCardsTest extends ServedTest {
                 .containsEntry("modules", "447")
                 .containsKey("worst check");
         change(slug, "set", "$.array.tilt", "5 deg");
-        assertThat(cards.of(listed(slug)).figures()).containsEntry("modules", "500");
+        assertThat(cards.of(listed(slug)).figures()).containsEntry("modules", "498");
         // the second time it is the one that was kept
         assertThat(cards.of(listed(slug))).isEqualTo(cards.of(listed(slug)));
         assertThat(server.bean(JobStore.class).card(slug).orElseThrow().revision())
@@ -148,7 +148,7 @@ class JobCardsTest extends ServedTest {
                         .design()
                         .layout()
                         .modules())
-                .hasSize(500);
+                .hasSize(498);
         assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 3);
         jobs.goBack(slug, 2, 1);
         assertThat(jobs.open(slug).design().layout().modules()).hasSize(447);

@@ -40,6 +40,7 @@ class AccessibilityTest extends ServedTest {
                 JOB + "/revisions",
                 JOB + "/compare?from=1&to=1",
                 JOB + "/parts",
+                JOB + "/import",
                 "/calc",
                 "/calc/row_spacing",
                 "/tables",

@@ -154,7 +154,7 @@ class JobFlowTest extends ServedTest {
         page.locator("#tape").fill("200', left\n140', left\n200' 2\", left\n139' 11\", left");
         assertThat(page.locator("#tape-words")).containsText("1 in ");
         page.locator("#tape-use").click();
-        assertThat(page.locator(".layer-dims").first()).containsText("200' 9/16\"");
+        assertThat(page.locator(".layer-dims").first()).containsText("edge 3  200' 2\"");
         assertThat(page.locator("#checks")).containsText("Tape survey closes");
     }
 

@@ -108,7 +108,7 @@ class RevisionFlowTest extends ServedTest {
         failing.click();
         Locator ways = page.locator("#ways li");
         assertThat(ways.first()).containsText("clears it: Tilt 5 deg");
-        assertThat(ways.first()).containsText("−611 blocks");
+        assertThat(ways.first()).containsText("−615 blocks");
         ways.first().locator("button").click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
         assertThat(page.locator("#checks button[data-check='roof.footprint']"))

@@ -1,0 +1,103 @@
+package whipsaw.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import whipsaw.app.ServedTest;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.export.DxfDrawing;
+import whipsaw.app.job.JobService;
+import whipsaw.core.design.Design;
+import whipsaw.core.exchange.DxfReader;
+import whipsaw.core.exchange.ForeignDrawing;
+import whipsaw.core.exchange.RoofFromDrawing;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
+
+/** A roof from a drawing file, in the browser and back from our own files. */
+class ImportFlowTest extends ServedTest {
+    private static final double TENTH_MM = 1e-4;
+
+    private static Design milepost() {
+        return server.bean(JobService.class).open("milepost-hall").design();
+    }
+
+    @Test
+    void whatWeWriteReadsBackWithinATenthOfAMillimetre() {
+        Design d = milepost();
+        ForeignDrawing drawing = DxfReader.read(DxfDrawing.of(d));
+        assertThat(drawing.metresPerUnit()).isEqualTo(1);
+        RoofFromDrawing roof = RoofFromDrawing.of(drawing, 1, "ROOF", java.util.Set.of("OBSTRUCTIONS"));
+        double left = d.plan().outline().getEnvelopeInternal().getMinX();
+        double low = d.plan().outline().getEnvelopeInternal().getMinY();
+        assertThat(roof.outline()).hasSize(4);
+        for (int i = 0; i < 4; i++) {
+            assertThat(roof.outline().get(i).x + left)
+                    .isCloseTo(d.plan().edges().get(i).from().x, within(TENTH_MM));
+            assertThat(roof.outline().get(i).y + low)
+                    .isCloseTo(d.plan().edges().get(i).from().y, within(TENTH_MM));
+        }
+        List<Job.Obstruction> own = d.job().roof().obstructions();
+        assertThat(roof.boxes()).hasSameSizeAs(own);
+        for (int i = 0; i < own.size(); i++) {
+            assertThat(roof.boxes().get(i).x() + left).isCloseTo(own.get(i).x().si(), within(TENTH_MM));
+            assertThat(roof.boxes().get(i).depth()).isCloseTo(own.get(i).depth().si(), within(TENTH_MM));
+        }
+        // every module came back as a shape of the module's size
+        double module = d.layout().alongM() * d.layout().depthM();
+        assertThat(drawing.shapes().stream().filter(s -> s.layer().equals("MODULES")))
+                .hasSize(d.layout().modules().size())
+                .allSatisfy(s -> assertThat(s.area()).isCloseTo(module, within(1e-3)));
+    }
+
+    @Test
+    void aFileIsReadLookedAtAndTaken() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.newJob("asce"), false).job());
+        String dxf = DxfDrawing.of(milepost()).replace("$INSUNITS\r\n70\r\n6", "$INSUNITS\r\n70\r\n0");
+        try (Page page = page()) {
+            page.navigate(server.address("/jobs/" + slug));
+            page.locator("details[data-section=roof]").evaluate("d => d.open = true");
+            page.locator("a:has-text('From a drawing file')").click();
+            page.locator("[name=upload]")
+                    .setInputFiles(new FilePayload("hall.dxf", "image/vnd.dxf", dxf.getBytes(StandardCharsets.UTF_8)));
+            page.locator("button:has-text('Read it')").click();
+            assertThat(page.locator(".foreign")).not().hasCount(0);
+            assertThat(page.locator("main")).containsText("TEXT left out");
+            assertThat(page.locator("main")).containsText("does not say its unit");
+            page.locator("[name=outline]").selectOption("ROOF");
+            page.locator("[name=standing][value=OBSTRUCTIONS]").check();
+            page.locator("button:has-text('Take it')").click();
+            assertThat(page.locator("main")).containsText("m, cm, mm, ft, in");
+            page.goBack();
+            page.locator("[name=unit]").selectOption("m");
+            page.locator("[name=outline]").selectOption("ROOF");
+            page.locator("[name=standing][value=OBSTRUCTIONS]").setChecked(true);
+            page.locator("button:has-text('Take it')").click();
+            page.locator("#bench[data-ready]").waitFor();
+            assertThat(page.locator("[data-obstruction]")).hasCount(8);
+            assertThat(page.locator(".history li").first())
+                    .containsText("Roof taken from a drawing: 4 corners, 8 things");
+        }
+        Design taken = server.bean(JobService.class).open(slug).design();
+        assertThat(taken.plan().areaM2()).isCloseTo(milepost().plan().areaM2(), within(0.01));
+        assertThat(taken.job().roof().obstructions().get(0).height().assumed()).isTrue();
+    }
+
+    @Test
+    void whatIsNoDrawingIsRefusedInWords() {
+        try (Page page = page()) {
+            page.navigate(server.address("/jobs/milepost-hall/import"));
+            page.locator("[name=upload]")
+                    .setInputFiles(new FilePayload("a.dxf", "image/vnd.dxf", "hello".getBytes(StandardCharsets.UTF_8)));
+            page.locator("button:has-text('Read it')").click();
+            assertThat(page.locator("main")).containsText("no section ENTITIES");
+        }
+    }
+}

@@ -1,0 +1,70 @@
+package whipsaw.core.exchange;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.locationtech.jts.geom.Coordinate;
+
+/**
+ * Line work of a drawing file.
+ *
+ * @param metresPerUnit as the file says it; NaN when it says nothing
+ * @param shapes in units of the file
+ * @param findings what was approximated or left, the first of each kind with its place
+ */
+public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Finding> findings) {
+
+    /**
+     * A line or an area.
+     *
+     * @param kind as the file names it, for example LWPOLYLINE
+     * @param closed whether the last point joins the first
+     */
+    public record Shape(String layer, String kind, List<Coordinate> points, boolean closed) {
+        public Shape {
+            points = List.copyOf(points);
+        }
+
+        public double area() {
+            double twice = 0;
+            for (int i = 0; closed && i < points.size(); i++) {
+                Coordinate a = points.get(i);
+                Coordinate b = points.get((i + 1) % points.size());
+                twice += a.x * b.y - b.x * a.y;
+            }
+            return Math.abs(twice) / 2;
+        }
+    }
+
+    /**
+     * Something that was not taken as it stands.
+     *
+     * @param count how often
+     * @param at place of the first, in units of the file; null when it has none
+     */
+    public record Finding(String what, int count, Coordinate at) {}
+
+    /** A layer with what lies on it. */
+    public record Layer(String name, int shapes, int closed, double largestArea) {}
+
+    public ForeignDrawing {
+        shapes = List.copyOf(shapes);
+        findings = List.copyOf(findings);
+    }
+
+    public List<Layer> layers() {
+        Map<String, Layer> layers = new TreeMap<>();
+        for (Shape s : shapes) {
+            Layer own = new Layer(s.layer(), 1, s.closed() ? 1 : 0, s.area());
+            layers.merge(
+                    s.layer(),
+                    own,
+                    (a, b) -> new Layer(
+                            a.name(),
+                            a.shapes() + b.shapes(),
+                            a.closed() + b.closed(),
+                            Math.max(a.largestArea(), b.largestArea())));
+        }
+        return List.copyOf(layers.values());
+    }
+}

@@ -37,6 +37,15 @@ public final class OutlineRules {
                             + " of the perimeter: an edge or a turn is missing or wrong"));
             return problems;
         }
+        if (roof.outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.FIT && shape.fit() == null) {
+            problems.add(new Problem(
+                    OUTLINE + ".closing",
+                    "Tape survey",
+                    "best fit",
+                    "leads to no outline near the walk: a turn or a length is far out; check them, or close it by the"
+                            + " compass rule"));
+            return problems;
+        }
         String crossing = crossing(shape.corners());
         if (crossing != null) {
             problems.add(new Problem(

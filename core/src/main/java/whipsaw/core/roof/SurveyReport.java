@@ -32,7 +32,7 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
         }
     }
 
-    /** Null when the survey has fewer than three edges or is too far from closing to be fitted. */
+    /** Null when the survey has fewer than three edges, is too far from closing or cannot be fitted. */
     public static SurveyReport of(Job.Taped taped, UnitSystem units) {
         if (taped.legs().size() < 3) {
             return null;
@@ -48,6 +48,9 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
         }
         List<TapeFit.Diagonal> diagonals = OutlineShape.diagonals(taped);
         TapeFit fit = TapeFit.of(legs, diagonals, TapeFit.Accuracy.USUAL);
+        if (fit == null) {
+            return null;
+        }
         List<Line> lines = new ArrayList<>();
         for (TapeFit.Observation o : fit.observations()) {
             lines.add(new Line(o.kind(), name(o), words(o, units), o.normalised()));

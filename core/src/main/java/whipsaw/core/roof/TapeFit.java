@@ -31,6 +31,7 @@ public record TapeFit(List<Coordinate> vertices, List<Observation> observations,
 
     private static final int MOST_STEPS = 25;
     private static final double STILL_M = 1e-9;
+    private static final double NEARLY_STILL_M = 1e-5;
 
     /** What was observed. */
     public enum Kind {
@@ -102,6 +103,7 @@ public record TapeFit(List<Coordinate> vertices, List<Observation> observations,
         observations = List.copyOf(observations);
     }
 
+    /** The fit; null when the steps lead to no outline near the walk, because turns or lengths are far out. */
     public static TapeFit of(List<Leg> legs, List<Diagonal> diagonals, Accuracy accuracy) {
         return new Solver(legs, diagonals, accuracy, -1).solve();
     }
@@ -169,8 +171,13 @@ public record TapeFit(List<Coordinate> vertices, List<Observation> observations,
     /** The diagonal whose length differs most between two suspicions. */
     private static Decision decision(
             List<Leg> legs, List<Diagonal> diagonals, Accuracy accuracy, int first, int second) {
-        List<Coordinate> a = without(first, legs, diagonals, accuracy).vertices();
-        List<Coordinate> b = without(second, legs, diagonals, accuracy).vertices();
+        TapeFit withoutFirst = without(first, legs, diagonals, accuracy);
+        TapeFit withoutSecond = without(second, legs, diagonals, accuracy);
+        if (withoutFirst == null || withoutSecond == null) {
+            return null;
+        }
+        List<Coordinate> a = withoutFirst.vertices();
+        List<Coordinate> b = withoutSecond.vertices();
         Decision best = null;
         double most = 2 * accuracy.tapeM();
         int n = legs.size();
@@ -231,12 +238,18 @@ public record TapeFit(List<Coordinate> vertices, List<Observation> observations,
             double[] py = new double[n];
             start(px, py);
             double[] misfit = new double[count];
-            for (int step = 0; step < MOST_STEPS; step++) {
+            // a step longer than the walk itself leads nowhere
+            double farthest = legs.stream().mapToDouble(Leg::lengthM).sum();
+            double moved = Double.POSITIVE_INFINITY;
+            for (int step = 0; step < MOST_STEPS && moved >= STILL_M; step++) {
                 observe(px, py, misfit);
-                double moved = improve(px, py, misfit);
-                if (moved < STILL_M) {
-                    break;
+                moved = improve(px, py, misfit);
+                if (!(moved < farthest)) {
+                    return null;
                 }
+            }
+            if (moved > NEARLY_STILL_M) {
+                return null;
             }
             observe(px, py, misfit);
             normal(misfit);

@@ -129,4 +129,32 @@ class TapeFitTest {
         assertThat(after.ranked().get(0).from()).isZero();
         assertThat(after.ranked().get(0).error()).isCloseTo(FOOT, within(0.03));
     }
+
+    /** Whatever is typed, there is an outline of finite places or none. */
+    @Test
+    void nonsenseGivesNoOutlineRatherThanAWrongOne() {
+        Random random = new Random(11);
+        int none = 0;
+        for (int k = 0; k < 400; k++) {
+            int n = 3 + random.nextInt(6);
+            List<TapeFit.Leg> legs = new ArrayList<>();
+            for (int i = 0; i < n; i++) {
+                double turn = (random.nextBoolean() ? 1 : -1) * (0.5 + random.nextDouble() * 178);
+                legs.add(new TapeFit.Leg(0.5 + random.nextDouble() * 60, turn, random.nextBoolean()));
+            }
+            List<TapeFit.Diagonal> across =
+                    n > 3 ? List.of(new TapeFit.Diagonal(0, 2, 1 + random.nextDouble() * 80)) : List.of();
+            TapeFit fit = TapeFit.of(legs, across, USUAL);
+            if (fit == null) {
+                none++;
+                continue;
+            }
+            assertThat(fit.vertices())
+                    .allSatisfy(c -> assertThat(Double.isFinite(c.x + c.y)).isTrue());
+            assertThat(fit.observations())
+                    .allSatisfy(o -> assertThat(Double.isFinite(o.normalised())).isTrue());
+            TapeFit.suspects(legs, across, USUAL);
+        }
+        assertThat(none).isPositive();
+    }
 }

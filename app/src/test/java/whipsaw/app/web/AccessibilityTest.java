@@ -14,14 +14,19 @@ import whipsaw.app.ServedTest;
 class AccessibilityTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
 
+    /** Hundreds of counts alike are looked at on one page only: each costs time. */
     private static List<String> violations(Page page) {
-        return new AxeBuilder(page)
-                        .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "best-practice"))
-                        .analyze()
-                        .getViolations()
-                        .stream()
-                        .flatMap(v -> v.getNodes().stream().map(n -> v.getId() + ": " + n.getHtml()))
-                        .toList();
+        AxeBuilder axe = new AxeBuilder(page);
+        if (!page.url().endsWith(JOB)) {
+            axe.exclude(List.of(".counts"));
+        }
+        return axe
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "best-practice"))
+                .analyze()
+                .getViolations()
+                .stream()
+                .flatMap(v -> v.getNodes().stream().map(n -> v.getId() + ": " + n.getHtml()))
+                .toList();
     }
 
     @ParameterizedTest

@@ -2,7 +2,6 @@ package whipsaw.app.drawing;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
@@ -192,10 +191,5 @@ record CountRegions(List<Region> regions, List<double[]> borders) {
                 line[2] = own[c].s() + half;
             }
         }
-    }
-
-    @Override
-    public String toString() {
-        return regions + " " + borders.stream().map(Arrays::toString).toList();
     }
 }

@@ -43,17 +43,20 @@ public class HelpController {
     @ResponseBody
     public Map<String, Object> length(@RequestParam String text, @RequestParam String unit) {
         UnitSystem units = unit.equals("m") ? UnitSystem.METRIC : UnitSystem.US;
-        String typed = text.length() > LONGEST ? text.substring(0, LONGEST) : text;
+        if (text.length() > LONGEST) {
+            throw refused(
+                    text.substring(0, LONGEST) + "…", "is longer than " + LONGEST + " characters: for example 6 in");
+        }
         try {
-            double metres = UnitText.parse(typed, Quantity.LENGTH, Dimension.ROOF_LENGTH.unit(units))
+            double metres = UnitText.parse(text, Quantity.LENGTH, Dimension.ROOF_LENGTH.unit(units))
                     .si();
             if (metres > 0 && metres <= MOST_M) {
                 return Map.of("metres", metres);
             }
         } catch (UnitTextException e) {
-            throw refused(typed, e.getMessage());
+            throw refused(text, e.getMessage());
         }
-        throw refused(typed, "has to be more than 0 and at most 1000 m: for example 6 in or 150 mm");
+        throw refused(text, "has to be more than 0 and at most 1000 m: for example 6 in or 150 mm");
     }
 
     private static JobService.Refused refused(String typed, String message) {

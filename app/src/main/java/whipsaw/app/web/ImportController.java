@@ -58,7 +58,11 @@ public class ImportController {
     }
 
     @PostMapping("/jobs/{slug}/import")
-    public String look(@PathVariable String slug, @RequestParam MultipartFile upload, Model model) throws IOException {
+    public String look(@PathVariable String slug, @RequestParam(required = false) MultipartFile upload, Model model)
+            throws IOException {
+        if (upload == null || upload.isEmpty()) {
+            throw refused("$.upload", "Drawing file", "", "is missing: choose a DXF file");
+        }
         ForeignDrawing drawing;
         try {
             drawing = DxfReader.read(new String(upload.getBytes(), StandardCharsets.UTF_8));
@@ -72,7 +76,9 @@ public class ImportController {
 
     private String show(String slug, String id, ForeignDrawing drawing, Model model) {
         model.addAttribute("slug", slug);
-        model.addAttribute("job", jobs.open(slug).design().job());
+        JobService.Shown shown = jobs.open(slug);
+        model.addAttribute("job", shown.design().job());
+        model.addAttribute("base", shown.revision().number());
         model.addAttribute("id", id);
         model.addAttribute("drawing", drawing);
         model.addAttribute("preview", ForeignPreview.of(drawing));
@@ -96,6 +102,7 @@ public class ImportController {
     /**
      * Takes outline and obstructions; what stood on the roof before gives way.
      *
+     * @param base revision that was looked at; another window's change since is not overwritten
      * @param unit of the drawing
      * @param outline layer of the outline
      * @param standing layers of what stands on the roof
@@ -105,6 +112,7 @@ public class ImportController {
     public String take(
             @PathVariable String slug,
             @PathVariable String id,
+            @RequestParam int base,
             @RequestParam(defaultValue = "") String unit,
             @RequestParam String outline,
             @RequestParam(defaultValue = "") Set<String> standing,
@@ -136,7 +144,7 @@ public class ImportController {
                 new DocumentPatch.Change("set", "$.roof.obstructions", obstructions(roof, height, clear)));
         jobs.change(
                 slug,
-                jobs.open(slug).revision().number(),
+                base,
                 changes,
                 "Roof taken from a drawing: " + roof.outline().size() + " corners, "
                         + roof.boxes().size() + " things on it");

@@ -79,6 +79,7 @@ class ImportFlowTest extends ServedTest {
             page.locator("[name=unit]").selectOption("m");
             page.locator("[name=outline]").selectOption("ROOF");
             page.locator("[name=standing][value=OBSTRUCTIONS]").setChecked(true);
+            assertThat(page.locator("[name=base]")).hasValue("1");
             page.locator("button:has-text('Take it')").click();
             page.locator("#bench[data-ready]").waitFor();
             assertThat(page.locator("[data-obstruction]")).hasCount(8);

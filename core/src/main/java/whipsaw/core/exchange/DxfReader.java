@@ -176,7 +176,10 @@ public final class DxfReader {
     static double number(String text) {
         try {
             double value = Double.parseDouble(text);
-            return Double.isFinite(value) ? value : 0;
+            if (Double.isFinite(value)) {
+                return value;
+            }
+            throw new NumberFormatException(text);
         } catch (NumberFormatException e) {
             throw new NotDxf("'" + text.substring(0, Math.min(20, text.length())) + "' is no number");
         }

@@ -58,6 +58,9 @@ final class Entity {
 
     /** The i-th point of codes 10 and 20. */
     Coordinate point(int i) {
+        if (i >= count(10)) {
+            throw new DxfReader.NotDxf("a " + kind + " in the file has no place (group code 10)");
+        }
         List<String> y = values.getOrDefault(20, List.of());
         return new Coordinate(DxfReader.number(values.get(10).get(i)), i < y.size() ? DxfReader.number(y.get(i)) : 0);
     }

@@ -147,6 +147,21 @@ class DxfReaderTest {
         assertThatThrownBy(() -> DxfReader.read(text)).isInstanceOf(DxfReader.NotDxf.class);
     }
 
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                " 0 LINE 8 R 11 1 21 1",
+                " 0 INSERT 8 R 2 V",
+                " 0 CIRCLE 8 R 40 2",
+                " 0 LINE 8 R 10 NaN 20 0 11 1 21 1",
+                " 0 ARC 8 R 10 x 20 0 40 1"
+            })
+    void entitiesWithoutAPlaceOrWithNoNumberAreRefusedInWords(String entity) {
+        assertThatThrownBy(() -> read(" 0 BLOCK 2 V 10 0 20 0 0 ENDBLK", entity))
+                .isInstanceOf(DxfReader.NotDxf.class)
+                .hasMessageMatching(".*(has no place|is no number).*");
+    }
+
     @Test
     void aBombOfBlocksIsRefused() {
         StringBuilder blocks = new StringBuilder(" 0 BLOCK 2 B0 10 0 20 0" + line(0, 0, 1, 1) + " 0 ENDBLK");

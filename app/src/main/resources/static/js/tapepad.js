@@ -15,9 +15,19 @@ document.getElementById("pad").addEventListener("click", (event) => {
   text.dispatchEvent(new Event("input", { bubbles: true }));
 });
 
+/** Begins a tape across between the next two corners that have none. */
 document.getElementById("across").addEventListener("click", () => {
-  text.value = `${text.value.replace(/\n*$/, "\n")}diagonal 1-3 `;
-  text.scrollTop = text.scrollHeight;
+  const corners = text.value.split("\n").filter((l) => /\b(left|right)\b/i.test(l)).length;
+  const taken = new Set([...text.value.matchAll(/diag\w*\.?\s+(\d+)\s*(?:-|to|,)\s*(\d+)/gi)].map((m) => `${m[1]}-${m[2]}`));
+  for (let from = 1; from <= corners; from++) {
+    for (let to = from + 2; to <= corners; to++) {
+      if (to - from === corners - 1 || taken.has(`${from}-${to}`)) continue;
+      text.value = `${text.value.replace(/\n*$/, "\n")}diagonal ${from}-${to} `;
+      text.scrollTop = text.scrollHeight;
+      return;
+    }
+  }
+  told.textContent = corners < 4 ? "A tape across needs four corners or more." : "Every two corners have a tape already.";
 });
 
 async function change(changes) {

@@ -2,6 +2,7 @@
 import { Plan } from "./plan.js";
 import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
+import { startMakers, workOut } from "./workout.js";
 import { token } from "./token.js";
 import * as working from "./working.js";
 
@@ -163,6 +164,7 @@ function arrange() {
   plan.attach();
   applyLayers();
   startTape(slug, change);
+  startMakers(slug, change);
   bench().dataset.ready = "true";
 }
 
@@ -255,9 +257,15 @@ function objectChange(group, input) {
   return [{ op: "set", path, value }];
 }
 
-function fieldChanged(input) {
+async function fieldChanged(input) {
   clearFaults();
   input.dataset.sent = input.value;
+  if (input.dataset.kind === "place") {
+    const id = /id=([A-Za-z0-9-]+)/.exec(input.dataset.path)[1];
+    const changes = await workOut(slug(), { what: "place", id, text: input.value }, (problems) => showProblems(problems, input));
+    if (changes) change(changes, input);
+    return;
+  }
   const group = input.closest("fieldset");
   if (group.dataset.object) {
     const changes = objectChange(group, input);
@@ -265,8 +273,20 @@ function fieldChanged(input) {
     return;
   }
   const value = valueOf(input);
-  const optional = value === "" && /\.(gap|setback|height|thickness|shiftAlong|shiftAcross)$/.test(input.dataset.path) && !/obstructions|roof\.height/.test(input.dataset.path);
-  change([optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value }], input);
+  const optional = value === "" && (input.dataset.kind === "optional" || input.dataset.path === "$.array.gap");
+  const own = optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value };
+  // a thing moved by its coordinates no longer lies where it was measured
+  const moved = /^(\$\.roof\.obstructions\[id=[^\]]+\])\.[xy]$/.exec(input.dataset.path);
+  change(moved ? [own, { op: "remove", path: `${moved[1]}.measured` }] : [own], input);
+}
+
+/** Fields of a group that come only when asked for. */
+async function openFields(button) {
+  const answer = await fetch(`/jobs/${slug()}/fields?path=${encodeURIComponent(button.dataset.fields)}`, { headers: { Accept: "text/html" } });
+  if (!answer.ok) return;
+  const fresh = parse(await answer.text()).querySelector("fieldset");
+  button.closest("fieldset").replaceWith(fresh);
+  fresh.querySelector("input, select").focus();
 }
 
 /** Opens a part of the entry and puts the cursor where the guide points. */
@@ -308,13 +328,14 @@ document.addEventListener("click", (event) => {
   if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
+  if (button.dataset.fields) openFields(button);
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
   if (button.id === "undo") step("undo");
   if (button.id === "redo") step("redo");
   if (button.id === "add-obstruction") {
     const at = plan.middle();
     const id = `o-${Date.now().toString(36)}`;
-    change([{ op: "append", path: "$.roof.obstructions", value: { id, name: "New obstruction", x: at.x, y: at.y, width: "4 ft", depth: "4 ft", height: "3 ft", clear: "3 ft" } }]);
+    change([{ op: "append", path: "$.roof.obstructions", value: { id, name: "New obstruction", x: at.x, y: at.y, width: "4 ft", depth: "4 ft", height: "~3 ft" } }]);
   }
   if (button.id === "draw-run") plan.sketch.start("run");
   if (button.id === "draw-outline") plan.sketch.start("outline");

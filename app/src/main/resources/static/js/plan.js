@@ -188,6 +188,7 @@ export class Plan {
     return [
       { op: "set", path: `${path}.x`, value: typedLength(x, this.data.unit) },
       { op: "set", path: `${path}.y`, value: typedLength(y, this.data.unit) },
+      { op: "remove", path: `${path}.measured` },
     ];
   }
 

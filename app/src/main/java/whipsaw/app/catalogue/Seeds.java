@@ -42,7 +42,11 @@ public final class Seeds {
     /** The demo jobs as complete documents, the first one the one a newcomer opens. */
     public static List<Map<String, Object>> demoJobs() {
         return List.of(
-                filled("demo/milepost-hall.json"), filled("demo/ashwell-school.json"), filled("demo/cold-store.json"));
+                filled("demo/milepost-hall.json"),
+                filled("demo/ashwell-school.json"),
+                filled("demo/cold-store.json"),
+                filled("demo/bus-depot.json"),
+                filled("demo/parcel-shed.json"));
     }
 
     /** The first demo job. */

@@ -127,7 +127,11 @@ public final class PlanDrawing {
         RoofLayer roof = new RoofLayer(design, svg, textM, paper());
         DimensionLayer dimensions = new DimensionLayer(design, svg, textM);
         SheetLayer frame = new SheetLayer(design, svg, textM, box);
+        SurveyLayer survey = new SurveyLayer(design, svg, textM, paper());
+        FaceLayer faces = new FaceLayer(design, svg, textM);
         roof.roof();
+        survey.underlay();
+        faces.draw();
         zones.shapes();
         dimensions.bays();
         roof.setback();
@@ -137,6 +141,7 @@ public final class PlanDrawing {
         if (!paper() && !brief) {
             frame.sun(standardSun(design));
         }
+        survey.noWalk();
         roof.obstructions();
         CircuitLayer circuits = new CircuitLayer(design, svg, textM);
         if ((!paper() && !brief) || withStrings) {
@@ -146,6 +151,8 @@ public final class PlanDrawing {
         dimensions.edges();
         dimensions.setOut();
         zones.names();
+        faces.names();
+        survey.pins();
         if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");
             RevisionLayer marks = new RevisionLayer(design, svg);

@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 
 /**
  * What changed, as a reviser marks it: a small triangle at every position with another count, a
@@ -85,7 +86,7 @@ public final class RevisionLayer {
 
     /** Arcs around an obstruction, all bulging outwards. */
     private void cloud(Job.Obstruction o, String kind) {
-        double out = o.clear().si() + 0.3;
+        double out = ObstructionKinds.clearM(o) + 0.3;
         double x1 = o.x().si() - out;
         double y1 = o.y().si() - out;
         double x2 = o.x().si() + o.width().si() + out;

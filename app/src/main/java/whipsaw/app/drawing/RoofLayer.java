@@ -2,8 +2,11 @@ package whipsaw.app.drawing;
 
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.design.Design;
+import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -41,6 +44,9 @@ final class RoofLayer {
     }
 
     void setback() {
+        if (!design.job().roof().takesTrays()) {
+            return;
+        }
         svg.open("g", "class=\"layer-setback\"");
         for (RoofPlan.Edge e : plan.edges()) {
             double keep = e.parapetThicknessM() + design.layout().setbackM();
@@ -56,22 +62,42 @@ final class RoofLayer {
             double y = o.y().si();
             double w = o.width().si();
             double h = o.depth().si();
-            double c = o.clear().si();
+            double c = ObstructionKinds.clearM(o);
             String handle = paper
                     ? ""
                     : " tabindex=\"0\" role=\"button\" data-obstruction=\""
                             + Svg.escape(o.id())
                             + "\" aria-label=\""
                             + Svg.escape(o.name())
+                            + ", "
+                            + o.kind()
                             + ", height "
                             + Svg.escape(Show.in(
                                     units, Dimension.ROOF_LENGTH, o.height().si()))
                             + ". Arrow keys move it.\"";
             svg.open("g", "class=\"obstruction\"" + handle);
-            PlanDrawing.rect(svg, "clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
-            PlanDrawing.rect(svg, "body", x, y, w, h, 0);
-            svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
-            svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
+            Polygon foot = RoofPlan.footprint(o);
+            if (o.footprint().shape() == Footprint.Shape.RECTANGLE) {
+                PlanDrawing.rect(svg, "clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
+                PlanDrawing.rect(svg, "body", x, y, w, h, 0);
+            } else {
+                svg.path("class=\"clear\"", ring((Polygon) foot.buffer(c, 4)));
+                // scripts read the box of a thing; its shape lies in it
+                PlanDrawing.rect(svg, "body box", x, y, w, h, 0);
+                svg.path("class=\"shape\"", ring(foot));
+            }
+            if (!ObstructionKinds.fragile(o)) {
+                if (o.footprint().shape() == Footprint.Shape.RECTANGLE) {
+                    svg.line("class=\"cross\"", new Coordinate(x, y), new Coordinate(x + w, y + h));
+                    svg.line("class=\"cross\"", new Coordinate(x, y + h), new Coordinate(x + w, y));
+                }
+            } else {
+                svg.line("class=\"cross\"", new Coordinate(x + w / 2, y), new Coordinate(x + w / 2, y + h));
+                svg.line("class=\"cross\"", new Coordinate(x, y + h / 2), new Coordinate(x + w, y + h / 2));
+            }
+            if (o.conduct().exhaust() != null) {
+                exhaust(o, x + w / 2, y + h / 2);
+            }
             double size = Math.max(
                     0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
             svg.text(
@@ -82,5 +108,23 @@ final class RoofLayer {
             svg.close("g");
         }
         svg.close("g");
+    }
+
+    /** The way an exhaust drifts, as far as three times the text. */
+    private void exhaust(Job.Obstruction o, double x, double y) {
+        double way = Math.toRadians(
+                o.conduct().exhaust().si() - design.job().roof().upAzimuth().si());
+        double reach = textM * 4;
+        for (double off : new double[] {-0.3, 0, 0.3}) {
+            svg.line(
+                    "class=\"exhaust\"",
+                    new Coordinate(x, y),
+                    new Coordinate(x + Math.sin(way + off) * reach, y + Math.cos(way + off) * reach));
+        }
+    }
+
+    private static String ring(Polygon p) {
+        Coordinate[] c = p.getExteriorRing().getCoordinates();
+        return Svg.ring(List.of(c).subList(0, c.length - 1));
     }
 }

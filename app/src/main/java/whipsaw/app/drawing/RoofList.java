@@ -8,6 +8,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -69,7 +70,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
                             + ", "
                             + length(units, o.height().si())
                             + " high, modules keep "
-                            + length(units, o.clear().si())
+                            + length(units, ObstructionKinds.clearM(o))
                             + " off; its lower left corner "
                             + length(units, o.x().si())
                             + " to the right and "

@@ -21,7 +21,7 @@ import whipsaw.core.units.UnitSystem;
 
 /**
  * The section along a line over the roof, heights and lengths to one scale: the teeth of the saw,
- * parapets and plant, the sun of a day and hour and the shadows it throws. The roof is drawn level.
+ * parapets and plant, the sun of a day and hour and the shadows it throws. A flat roof is drawn level, without its fall.
  */
 public final class SectionDrawing {
     private static final int MOST_RAYS = 14;
@@ -167,8 +167,10 @@ public final class SectionDrawing {
         roof();
         solids();
         panels();
-        shadows();
-        rays(top - textM * 1.5);
+        if (design.job().roof().fabric().flat()) {
+            shadows();
+            rays(top - textM * 1.5);
+        }
         String text = size("middle");
         svg.text(text + " class=\"cutname\"", -textM * 0.9, -textM * 0.3, "A");
         svg.text(text + " class=\"cutname\"", lengthM + textM * 0.9, -textM * 0.3, "B");
@@ -194,16 +196,63 @@ public final class SectionDrawing {
     }
 
     private void roof() {
-        double end = textM * 1.1;
         for (RoofSection.Stretch r : section.roof()) {
+            Coordinate from = new Coordinate(r.fromM(), r.fromHeightM());
+            Coordinate to = new Coordinate(r.toM(), r.toHeightM());
+            double deep = textM * 0.35;
             svg.path(
                     "class=\"slab\"",
-                    "M" + Svg.point(new Coordinate(r.fromM(), 0)) + "H" + Svg.u(r.toM()) + "V" + Svg.u(textM * 0.35)
-                            + "H" + Svg.u(r.fromM()) + "Z");
-            svg.line("class=\"roofline\"", new Coordinate(r.fromM(), 0), new Coordinate(r.toM(), 0));
-            for (double x : new double[] {r.fromM(), r.toM()}) {
-                if (x > 1e-6 && x < lengthM - 1e-6) {
-                    svg.line("class=\"roofline\"", new Coordinate(x, 0), new Coordinate(x, -end));
+                    "M" + Svg.point(from) + "L" + Svg.point(to) + "L" + Svg.point(new Coordinate(to.x, to.y - deep))
+                            + "L" + Svg.point(new Coordinate(from.x, from.y - deep)) + "Z");
+            svg.line("class=\"roofline\"", from, to);
+        }
+        walls();
+        if (!design.plan().faces().faces().isEmpty()) {
+            heights();
+        }
+    }
+
+    /** Down from the ends of the roof, and between faces of different height. */
+    private void walls() {
+        double end = textM * 1.1;
+        List<RoofSection.Stretch> all = section.roof();
+        for (int i = 0; i < all.size(); i++) {
+            RoofSection.Stretch r = all.get(i);
+            boolean first = i == 0 || r.fromM() - all.get(i - 1).toM() > 1e-3;
+            boolean last = i == all.size() - 1 || all.get(i + 1).fromM() - r.toM() > 1e-3;
+            if (first && r.fromM() > 1e-6) {
+                svg.line(
+                        "class=\"roofline\"",
+                        new Coordinate(r.fromM(), r.fromHeightM()),
+                        new Coordinate(r.fromM(), -end));
+            }
+            if (last && r.toM() < lengthM - 1e-6) {
+                svg.line("class=\"roofline\"", new Coordinate(r.toM(), r.toHeightM()), new Coordinate(r.toM(), -end));
+            }
+            if (!last && Math.abs(all.get(i + 1).fromHeightM() - r.toHeightM()) > 1e-3) {
+                svg.line(
+                        "class=\"roofline\"",
+                        new Coordinate(r.toM(), r.toHeightM()),
+                        new Coordinate(r.toM(), all.get(i + 1).fromHeightM()));
+            }
+        }
+    }
+
+    /** A height above the lowest line, with its sign. */
+    private String level(double metres) {
+        double shown = Math.abs(metres) < 0.005 ? 0 : metres;
+        return (shown < 0 ? "" : "+") + Show.in(units, Dimension.ROOF_LENGTH, shown);
+    }
+
+    /** Height above the lowest line where the roof changes its slope. */
+    private void heights() {
+        double free = Double.NEGATIVE_INFINITY;
+        for (RoofSection.Stretch r : section.roof()) {
+            for (double[] at : new double[][] {{r.fromM(), r.fromHeightM()}, {r.toM(), r.toHeightM()}}) {
+                String words = level(at[1]);
+                if (at[0] - words.length() * textM * 0.25 > free) {
+                    svg.text(size("middle") + " class=\"dimtext\"", at[0], at[1] + textM * 0.4, words);
+                    free = at[0] + words.length() * textM * 0.25;
                 }
             }
         }
@@ -214,8 +263,15 @@ public final class SectionDrawing {
         for (RoofSection.Solid s : section.solids()) {
             boolean parapet = s.kind() == RoofSection.Kind.PARAPET;
             PlanDrawing.rect(
-                    svg, parapet ? "solid parapetcut" : "solid", s.fromM(), 0, s.toM() - s.fromM(), s.heightM(), 0);
-            String words = (parapet ? "" : s.name() + " ") + Show.in(units, Dimension.ROOF_LENGTH, s.heightM());
+                    svg,
+                    parapet ? "solid parapetcut" : "solid",
+                    s.fromM(),
+                    s.baseM(),
+                    s.toM() - s.fromM(),
+                    s.heightM() - s.baseM(),
+                    0);
+            String words =
+                    (parapet ? "" : s.name() + " ") + Show.in(units, Dimension.ROOF_LENGTH, s.heightM() - s.baseM());
             double middle = (s.fromM() + s.toM()) / 2;
             double half = words.length() * textM * 0.23;
             if (middle - half > free) {
@@ -305,7 +361,9 @@ public final class SectionDrawing {
 
     private String caption() {
         if (layout.modules().isEmpty()) {
-            return "no modules on this roof";
+            return design.job().roof().takesTrays()
+                    ? "no modules on this roof"
+                    : "heights above the lowest line of the roof; no shadows on pitched roofs yet";
         }
         double facing = layout.facingDeg();
         return "tilt "

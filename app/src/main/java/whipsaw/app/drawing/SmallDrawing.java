@@ -52,7 +52,7 @@ public final class SmallDrawing {
             svg.path("class=\"here\"", here.toString());
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
-            Coordinate[] c = RoofPlan.rectangle(o).getCoordinates();
+            Coordinate[] c = RoofPlan.footprint(o).getCoordinates();
             svg.path("class=\"obstacle\"", Svg.ring(List.of(c).subList(0, 4)));
         }
         return svg.close("svg").toString();

@@ -53,6 +53,10 @@ final class ZoneLayer {
     }
 
     void shapes() {
+        if (!design.job().roof().fabric().flat()) {
+            // the zones of pitched roofs are another matter than those of flat ones
+            return;
+        }
         svg.open("g", "class=\"layer-zones\"");
         for (RoofZones.Area area : areas) {
             if (area.rank() > 0) {
@@ -64,6 +68,10 @@ final class ZoneLayer {
 
     /** One name for every separate part of a zone, where there is a place for it. */
     void names() {
+        if (!design.job().roof().fabric().flat()) {
+            // the zones of pitched roofs are another matter than those of flat ones
+            return;
+        }
         svg.open("g", "class=\"layer-zones\"");
         Set<String> named = new HashSet<>();
         for (RoofZones.Area area : areas) {
@@ -143,7 +151,7 @@ final class ZoneLayer {
             least = Math.min(least, clearOf(box, at));
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
-            least = Math.min(least, clearOf(RoofPlan.rectangle(o).getEnvelopeInternal(), at));
+            least = Math.min(least, clearOf(RoofPlan.footprint(o).getEnvelopeInternal(), at));
         }
         for (Job.Corner c : design.job().electrical().run().points()) {
             Envelope box = new Envelope(new Coordinate(c.x().si(), c.y().si()));

@@ -11,6 +11,7 @@ import whipsaw.core.job.Job;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.Spacings;
 import whipsaw.core.units.UnitSystem;
 
 /** How the fields of the entry form are made: text, number, dimension, choice and part of the catalogue. */
@@ -33,15 +34,45 @@ abstract class EntryFields {
         return new EntryForm.Input(path, label, value, "", "", List.of(), "text", false);
     }
 
+    final EntryForm.Input optionalText(String path, String label, String value, String hint) {
+        return new EntryForm.Input(path, label, value, "", hint, List.of(), "optional", false);
+    }
+
+    /** Distances one after the other; {@code absent} says what holds without. */
+    final EntryForm.Input spacings(String path, String label, Dimension dimension, Spacings s, String absent) {
+        String hint = s == null
+                ? absent
+                : s.metres().size() == 1
+                        ? ""
+                        : s.metres().size() + " of them, " + Show.both(units, dimension, s.sumM());
+        String unit = dimension.unit(units).symbol();
+        return new EntryForm.Input(path, label, s == null ? "" : s.typed(), unit, hint, List.of(), "optional", false);
+    }
+
+    /** Yes, no, or what the rule says. */
+    final EntryForm.Input byRule(String path, String label, Boolean value, boolean rule) {
+        List<EntryForm.Option> options = List.of(
+                new EntryForm.Option("null", "by its kind: " + (rule ? "yes" : "no")),
+                new EntryForm.Option("true", "yes"),
+                new EntryForm.Option("false", "no"));
+        return new EntryForm.Input(path, label, String.valueOf(value), "", "", options, "json", false);
+    }
+
     final EntryForm.Input number(String path, String label, double value, String unit) {
         return new EntryForm.Input(path, label, Show.number(value, 4), unit, "", List.of(), "text", false);
     }
 
     final EntryForm.Input measure(String path, String label, Dimension dimension, Measure m) {
-        return measure(path, label, dimension, m, "");
+        return measure(path, label, dimension, m, "", "text");
     }
 
+    /** A dimension that may be left out; {@code absent} says what holds then. */
     final EntryForm.Input measure(String path, String label, Dimension dimension, Measure m, String absent) {
+        return measure(path, label, dimension, m, absent, "optional");
+    }
+
+    private EntryForm.Input measure(
+            String path, String label, Dimension dimension, Measure m, String absent, String kind) {
         String hint = absent;
         if (m != null) {
             hint = dimension.twoSystems() ? Show.both(units, dimension, m.si()) : Show.in(units, dimension, m.si());
@@ -53,7 +84,7 @@ abstract class EntryFields {
                 dimension.unit(units).symbol(),
                 hint,
                 List.of(),
-                "text",
+                kind,
                 m != null && m.assumed());
     }
 

@@ -28,7 +28,8 @@ public final class EntryForm extends EntryFields {
      * @param unit unit a bare number means, empty for texts
      * @param hint the value in the other system, or where it comes from
      * @param options empty for a text field
-     * @param kind {@code text}, {@code choice} or {@code json}: options that are JSON values
+     * @param kind {@code text}, {@code optional}: removed when emptied, {@code choice}, {@code json}: options that are
+     *     JSON values, or {@code place}: distances from edges
      */
     public record Input(
             String path,
@@ -49,8 +50,19 @@ public final class EntryForm extends EntryFields {
      * @param object path of an object whose fields are stored together or not at all; empty for
      *     single fields
      * @param thing path of a list entry that can be removed; empty when it cannot
+     * @param shut whether its fields come only when it is opened
      */
-    public record Group(String title, String object, String thing, List<Input> inputs) {}
+    public record Group(String title, String object, String thing, List<Input> inputs, boolean shut) {
+        public Group(String title, String object, String thing, List<Input> inputs) {
+            this(title, object, thing, inputs, false);
+        }
+
+        /** Path the fields have in common. */
+        public String common() {
+            String first = inputs.get(0).path();
+            return first.substring(0, first.lastIndexOf('.'));
+        }
+    }
 
     /** A part of the form that opens and closes. */
     public record Section(String id, String title, boolean open, List<Group> groups) {}
@@ -64,10 +76,12 @@ public final class EntryForm extends EntryFields {
 
     public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
         EntryForm form = new EntryForm(design, catalogue, tables);
+        RoofEntry roof = new RoofEntry(design, catalogue);
         return List.of(
                 new Section("site", "Site", false, form.site()),
-                new Section("roof", "Roof", false, form.roof()),
-                new Section("obstructions", "Obstructions", false, form.obstructions()),
+                new Section("roof", "Roof", false, roof.roof()),
+                new Section("fabric", "Form and build-up", false, roof.fabric()),
+                new Section("obstructions", "Obstructions", false, roof.obstructions()),
                 new Section("array", "Array", true, form.array()),
                 new Section("electrical", "Circuits and AC run", false, form.electrical()),
                 new Section("job", "Job", false, form.project()));
@@ -155,99 +169,6 @@ public final class EntryForm extends EntryFields {
                 number("$.site.snowThermal", "Snow thermal C_t", s.code().snowThermal(), ""),
                 measure("$.site.recordLow", "Record low", Dimension.TEMPERATURE, s.recordLow()),
                 measure("$.site.designHigh", "Design high", Dimension.TEMPERATURE, s.designHigh())));
-        return groups;
-    }
-
-    private List<Group> roof() {
-        Job.Roof r = job.roof();
-        List<Group> groups = new ArrayList<>();
-        groups.add(plain(
-                "",
-                measure("$.roof.height", "Mean roof height", Dimension.ROOF_LENGTH, r.height()),
-                measure("$.roof.slope", "Fall", Dimension.ANGLE, r.slope()),
-                choice("$.roof.covering", "Covering", r.covering(), Job.COVERINGS),
-                measure("$.roof.upAzimuth", "Top of the sheet looks to", Dimension.ANGLE, r.upAzimuth())));
-        Job.Allowance a = r.allowance();
-        groups.add(new Group(
-                "Allowance for added load",
-                "$.roof.allowance",
-                "",
-                List.of(
-                        measure(
-                                "$.roof.allowance.load",
-                                "Load",
-                                Dimension.LOAD,
-                                a == null ? null : a.load(),
-                                "not known: nothing is established"),
-                        text("$.roof.allowance.givenBy", "Given by", a == null ? "" : a.givenBy()),
-                        new Input(
-                                "$.roof.allowance.date",
-                                "On",
-                                a == null ? "" : a.date().toString(),
-                                "",
-                                "as 2026-05-31",
-                                List.of(),
-                                "text",
-                                false))));
-        Job.Bays b = r.bays();
-        groups.add(new Group(
-                "Bays",
-                "$.roof.bays",
-                "",
-                List.of(
-                        measure(
-                                "$.roof.bays.alongX",
-                                "Across the sheet",
-                                Dimension.ROOF_LENGTH,
-                                b == null ? null : b.alongX(),
-                                "not known"),
-                        measure(
-                                "$.roof.bays.alongY",
-                                "Up the sheet",
-                                Dimension.ROOF_LENGTH,
-                                b == null ? null : b.alongY(),
-                                "not known"))));
-        for (RoofPlan.Edge e : design.plan().edges()) {
-            Job.Parapet p = r.parapets().stream()
-                    .filter(x -> x.edge() == e.number())
-                    .findFirst()
-                    .orElse(null);
-            String path = "$.roof.parapets[edge=" + e.number() + "]";
-            groups.add(plain(
-                    "Edge " + e.number() + ", " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM()),
-                    measure(
-                            path + ".height",
-                            "Parapet height",
-                            Dimension.ROOF_LENGTH,
-                            p == null ? null : p.height(),
-                            "none"),
-                    measure(
-                            path + ".thickness",
-                            "Parapet thickness",
-                            Dimension.PART_LENGTH,
-                            p == null ? null : p.thickness(),
-                            "none")));
-        }
-        return groups;
-    }
-
-    private List<Group> obstructions() {
-        List<Group> groups = new ArrayList<>();
-        for (Job.Obstruction o : job.roof().obstructions()) {
-            String path = "$.roof.obstructions[id=" + o.id() + "]";
-            groups.add(new Group(
-                    o.name(),
-                    "",
-                    path,
-                    List.of(
-                            text(path + ".name", "Name", o.name()),
-                            measure(path + ".x", "Left side at x", Dimension.ROOF_LENGTH, o.x()),
-                            measure(path + ".y", "Lower side at y", Dimension.ROOF_LENGTH, o.y()),
-                            measure(path + ".width", "Width, x", Dimension.ROOF_LENGTH, o.width()),
-                            measure(path + ".depth", "Depth, y", Dimension.ROOF_LENGTH, o.depth()),
-                            measure(path + ".height", "Height", Dimension.ROOF_LENGTH, o.height()),
-                            measure(path + ".clear", "Clear distance", Dimension.ROOF_LENGTH, o.clear()))));
-        }
         return groups;
     }
 

@@ -16,6 +16,7 @@ import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.RoofZones;
 import whipsaw.core.units.Dimension;
@@ -151,9 +152,9 @@ public final class DxfDrawing {
             }
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
-            Coordinate[] ring = RoofPlan.rectangle(o).getCoordinates();
+            Coordinate[] ring = RoofPlan.footprint(o).getCoordinates();
             polyline("OBSTRUCTIONS", Arrays.asList(ring).subList(0, 4), true);
-            Geometry clear = RoofPlan.rectangle(o).buffer(o.clear().si());
+            Geometry clear = RoofPlan.footprint(o).buffer(ObstructionKinds.clearM(o));
             outline("CLEAR-DISTANCES", clear);
             String height = Show.in(
                     design.job().project().units(),

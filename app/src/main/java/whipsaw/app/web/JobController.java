@@ -15,6 +15,7 @@ import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.drawing.SectionDrawing;
 import whipsaw.app.drawing.SmallDrawing;
 import whipsaw.app.entry.EntryForm;
+import whipsaw.app.entry.FaceWords;
 import whipsaw.app.help.Guide;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.CatalogueStore;
@@ -156,6 +157,19 @@ public class JobController {
         return value;
     }
 
+    /** The fields of one group, opened or not. */
+    @GetMapping("/jobs/{slug}/fields")
+    public String fields(@PathVariable String slug, @RequestParam String path, Model model) {
+        Design design = jobs.open(slug).design();
+        EntryForm.Group group = EntryForm.of(design, catalogue, tables.tables()).stream()
+                .flatMap(s -> s.groups().stream())
+                .filter(g -> g.inputs().stream().anyMatch(i -> i.path().startsWith(path + ".")))
+                .findFirst()
+                .orElseThrow(() -> new StoreException("there are no fields at '" + path + "' in this job"));
+        model.addAttribute("g", new EntryForm.Group(group.title(), group.object(), group.thing(), group.inputs()));
+        return "group :: group(${g})";
+    }
+
     private void fill(Model model, JobService.Shown shown) {
         fillTotals(model, shown);
         Design design = shown.design();
@@ -165,6 +179,7 @@ public class JobController {
         boolean compass =
                 design.job().roof().outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.COMPASS;
         model.addAttribute("tapeClosing", compass ? "compass" : "fit");
+        model.addAttribute("faceWords", FaceWords.of(design));
         SolarTime sun = PlanDrawing.standardSun(design);
         CutLine cut = SectionDrawing.standardCut(design);
         model.addAttribute("section", SectionDrawing.of(design, cut, sun));

@@ -28,7 +28,7 @@ class JobFileTest {
     private static final JsonSchema SCHEMA = schema();
 
     private static JsonSchema schema() {
-        try (InputStream in = JobFileTest.class.getResourceAsStream("/static/schema/job-3.schema.json")) {
+        try (InputStream in = JobFileTest.class.getResourceAsStream("/static/schema/job-4.schema.json")) {
             String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
             return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
                     .getSchema(text);
@@ -54,7 +54,8 @@ class JobFileTest {
 
     @Test
     void whatShipsAndWhatIsWrittenFollowsTheSchema() {
-        assertThat(documents()).hasSize(8).allSatisfy(d -> assertThat(faults(d)).isEmpty());
+        assertThat(documents()).hasSize(12).allSatisfy(d -> assertThat(faults(d))
+                .isEmpty());
     }
 
     @Test
@@ -65,10 +66,10 @@ class JobFileTest {
                 "array.tilt=10",
                 "electrical.run.raceway=wood",
                 "roof.covering=straw",
-                "schema=4",
+                "schema=5",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
-            Map<String, Object> document = copy(documents().get(5));
+            Map<String, Object> document = copy(documents().get(7));
             String[] parts = change.split("=");
             put(document, parts[0], parts[1].matches("\\d+") ? (Object) Integer.valueOf(parts[1]) : parts[1]);
             assertThat(faults(document)).as(change).isNotEmpty();
@@ -155,7 +156,7 @@ class JobFileTest {
 
     @Test
     void everyMemberCanBeLeftOutOrIsMissed() {
-        Map<String, Object> whole = documents().get(5);
+        Map<String, Object> whole = documents().get(7);
         List<String> paths = new ArrayList<>();
         places(whole, "$", paths);
         int missed = 0;
@@ -173,7 +174,7 @@ class JobFileTest {
 
     @Test
     void anExactValueThatDisagreesWithItsTextIsRefused() {
-        Map<String, Object> document = copy(documents().get(5));
+        Map<String, Object> document = copy(documents().get(7));
         put(document, "roof.height.m", 7.0);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
             assertThat(p.path()).isEqualTo("$.roof.height");

@@ -58,7 +58,7 @@ class FuzzTest extends ServedTest {
             "/catalogue/module/preview",
             "/catalogue/tray-system.csv",
             "/health",
-            "/schema/job-3.schema.json",
+            "/schema/job-4.schema.json",
             "/error",
             "/webjars/none.css");
     private static final List<String> KEYS = List.of(

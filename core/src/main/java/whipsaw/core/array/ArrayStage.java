@@ -13,6 +13,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.SetbackTable;
 import whipsaw.core.units.Limits;
@@ -149,6 +150,9 @@ public final class ArrayStage {
 
     /** The roof inside its parapets, less the set-back. */
     private Geometry bareRoof(double setback) {
+        if (!job.roof().takesTrays()) {
+            return plan.outline().getFactory().createPolygon();
+        }
         List<Geometry> strips = new ArrayList<>();
         GeometryFactory factory = plan.outline().getFactory();
         for (RoofPlan.Edge edge : plan.edges()) {
@@ -164,8 +168,8 @@ public final class ArrayStage {
     private Geometry aroundObstructions(Geometry roof) {
         List<Geometry> keepOuts = new ArrayList<>();
         for (Job.Obstruction o : job.roof().obstructions()) {
-            Polygon rectangle = RoofPlan.rectangle(o);
-            double clear = o.clear().si();
+            Polygon rectangle = RoofPlan.footprint(o);
+            double clear = ObstructionKinds.clearM(o);
             keepOuts.add(clear > 0 ? BufferOp.bufferOp(rectangle, clear, SQUARE) : rectangle);
         }
         return less(roof, keepOuts);

@@ -31,8 +31,9 @@ final class ChoiceRules {
         if (array.gap() != null) {
             setting(problems, "gap", "Row gap", array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
+        boolean trays = job.roof().takesTrays();
         Double friction = tray.friction().get(job.roof().covering());
-        if (friction == null) {
+        if (trays && friction == null) {
             problems.add(new Problem(
                     "$.roof.covering",
                     "Covering",
@@ -41,7 +42,7 @@ final class ChoiceRules {
                             + tray.info().name()
                             + "; it lists "
                             + tray.friction().keySet().stream().sorted().collect(Collectors.joining(", "))));
-        } else if (Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
+        } else if (trays && Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
             problems.add(new Problem(
                     "$.roof.slope",
                     "Fall of the roof",

@@ -36,7 +36,7 @@ public final class HoldDownStage {
         this.missing = method.missing();
         this.outside = method.outsideScope();
         this.hold = new Ballast.Hold(
-                job.array().tray().friction().get(job.roof().covering()),
+                job.array().tray().friction().getOrDefault(job.roof().covering(), Double.NaN),
                 job.array().block().mass().si(),
                 job.array().tray().mostBlocks(),
                 job.roof().slope().si(),

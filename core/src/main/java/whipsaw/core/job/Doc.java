@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Spacings;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.units.UnitText;
@@ -135,6 +136,10 @@ final class Doc {
         return allowed.get(0);
     }
 
+    LocalDate dateOrNull(String key, String label) {
+        return has(key) && !"".equals(take(key)) ? date(key, label) : null;
+    }
+
     LocalDate date(String key, String label) {
         Object value = take(key);
         try {
@@ -155,6 +160,74 @@ final class Doc {
         }
         problem(key, label, value, "is neither true nor false");
         return absent;
+    }
+
+    /** Yes or no, or null where nothing is said. */
+    Boolean flagOrNull(String key, String label) {
+        return has(key) && !"".equals(take(key)) ? flag(key, label, false) : null;
+    }
+
+    /** Distances one after the other; each has to be in the range of the field. */
+    Spacings spacings(String key, Field field) {
+        Object value = take(key);
+        String text = value instanceof Map<?, ?> map ? String.valueOf(map.get("typed")) : null;
+        if (value instanceof String s) {
+            text = s;
+        } else if (value instanceof Number && context.bareNumbers) {
+            text = String.valueOf(value);
+        }
+        String example = field.example(context.units);
+        String allowed =
+                "; each may be " + field.range(context.units) + ", for example " + example + ", 4 @ " + example;
+        if (text == null) {
+            problem(key, field.label(), value, "is no list of distances" + allowed);
+            return new Spacings("", List.of(Double.NaN));
+        }
+        try {
+            Spacings spacings =
+                    Spacings.parse(text, context.bareNumbers ? field.dimension().unit(context.units) : null);
+            if (spacings.metres().stream().anyMatch(m -> m < field.least() || m > field.most())) {
+                problem(key, field.label(), text, "has a distance outside its range" + allowed);
+            }
+            return spacings;
+        } catch (UnitTextException e) {
+            problem(key, field.label(), text, e.getMessage() + allowed);
+            return new Spacings("", List.of(Double.NaN));
+        }
+    }
+
+    Spacings spacingsOrNull(String key, Field field) {
+        return has(key) && !"".equals(take(key)) ? spacings(key, field) : null;
+    }
+
+    List<String> texts(String key, String label, int most, int longest) {
+        List<String> result = new ArrayList<>();
+        Object value = take(key);
+        if (value == null) {
+            return result;
+        }
+        if (!(value instanceof List<?> list)
+                || list.size() > most
+                || list.stream().anyMatch(t -> !(t instanceof String text) || text.length() > longest)) {
+            problem(key, label, value, "is no list of at most " + most + " short texts");
+            return result;
+        }
+        list.forEach(t -> result.add((String) t));
+        return result;
+    }
+
+    List<Double> numbers(String key, String label, int count, double least, double most) {
+        List<Double> result = new ArrayList<>();
+        Object value = take(key);
+        boolean good = value instanceof List<?> list && list.size() == count;
+        for (Object item : good ? (List<?>) value : List.of()) {
+            good &= item instanceof Number n && n.doubleValue() >= least && n.doubleValue() <= most;
+            result.add(item instanceof Number n ? Double.valueOf(n.doubleValue()) : Double.valueOf(0));
+        }
+        if (!good) {
+            problem(key, label, value, "is no list of " + count + " numbers from " + trim(least) + " to " + trim(most));
+        }
+        return result;
     }
 
     int whole(String key, String label, int least, int most) {

@@ -13,8 +13,8 @@ import java.util.regex.Pattern;
  * document is not touched.
  */
 public final class DocumentPatch {
-    private static final Pattern STEP =
-            Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d{1,6})]|\\[(id(?==)|edge(?==\\d{1,4}]))=([A-Za-z0-9-]+)]");
+    private static final Pattern STEP = Pattern.compile(
+            "\\.([A-Za-z0-9]+)|\\[(\\d{1,6})]|\\[(id(?==)|(?:edge|face)(?==\\d{1,4}])|bay(?==))=([A-Za-z0-9-]+)]");
 
     private final Map<String, Object> root;
 
@@ -111,9 +111,10 @@ public final class DocumentPatch {
         }
         List<Object> items = asList(place, path);
         int index = index(items, step);
-        if (index < 0 && step.key() != null && step.key().equals("edge")) {
+        if (index < 0 && step.key() != null && !step.key().equals("id")) {
             Map<String, Object> made = new LinkedHashMap<>();
-            made.put("edge", Integer.valueOf(step.match()));
+            boolean name = step.key().equals("bay");
+            made.put(step.key(), name ? step.match() : Integer.valueOf(step.match()));
             items.add(made);
             return made;
         }

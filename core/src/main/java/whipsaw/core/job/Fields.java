@@ -20,6 +20,28 @@ final class Fields {
     static final Field OBSTRUCTION_HEIGHT = of("Obstruction height", Dimension.ROOF_LENGTH, 0, 30);
     static final Field CLEAR = of("Clear distance", Dimension.ROOF_LENGTH, 0, 30);
 
+    static final Field DRIFT = of("Azimuth the exhaust drifts to", Dimension.ANGLE, 0, 360);
+    static final Field ACROSS = of("Distance from the edge", Dimension.ROOF_LENGTH, 0, 2000);
+    static final Field RISE = of("Height above the lowest line", Dimension.ROOF_LENGTH, 0, 60);
+    static final Field FACE_SLOPE = of("Slope of the face", Dimension.ANGLE, 0.1, 75);
+    static final Field FALLS_TO = of("Azimuth the water runs to", Dimension.ANGLE, 0, 360);
+    static final Field RIB_PITCH = of("Rib or seam pitch", Dimension.PART_LENGTH, 0.05, 1.5);
+    static final Field RIB_SIZE = of("Rib size", Dimension.PART_LENGTH, 0.002, 0.3);
+    static final Field FIRST_RIB = of("First rib from the left end", Dimension.PART_LENGTH, 0, 1.5);
+    static final Field SHEET = of("Sheet thickness", Dimension.PART_LENGTH, 0.0003, 0.005);
+    static final Field SCREWS = of("Screw lines", Dimension.PART_LENGTH, 0.02, 20);
+    static final Field PURLIN = of("Purlin spacing", Dimension.ROOF_LENGTH, 0.15, 12);
+    static final Field JOIST = of("Joist spacing", Dimension.ROOF_LENGTH, 0.15, 12);
+    static final Field INSULATION = of("Insulation thickness", Dimension.PART_LENGTH, 0.005, 1);
+    static final Field STRENGTH = of("Compressive strength", Dimension.LOAD, 1000, 2_000_000);
+    static final Field BAY_FALL = of("Fall of the bay", Dimension.ANGLE, 0, 20);
+    static final Field UNDULATION = of("Undulation", Dimension.ANGLE, 0, 20);
+    static final Field REACH = of("Reach", Dimension.ROOF_LENGTH, 0, 200);
+    static final Field LIFTS = of("Load", Dimension.MASS, 1, 100_000);
+    static final Field EYE = of("Eye above the ground", Dimension.ROOF_LENGTH, 0.5, 100);
+    static final Field GROUND = of("Ground above the building's", Dimension.ROOF_LENGTH, -200, 200);
+    static final Field FAR_COORDINATE = of("Coordinate", Dimension.ROOF_LENGTH, -20_000, 20_000);
+
     static final Field LATITUDE = of("Latitude", Dimension.ANGLE, -66, 66);
     static final Field LONGITUDE = of("Longitude", Dimension.ANGLE, -180, 180);
     static final Field WIND = of("Basic wind speed", Dimension.SPEED, 25, 120);

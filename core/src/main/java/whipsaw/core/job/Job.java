@@ -8,11 +8,18 @@ import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Spacings;
 import whipsaw.core.units.UnitSystem;
 
 /** All inputs of a job. Immutable; a design follows from it and from the code tables alone. */
 public record Job(
-        Project project, Roof roof, Site site, ArrayChoice array, Electrical electrical, List<TableRef> codeTables) {
+        Project project,
+        Roof roof,
+        Survey survey,
+        Site site,
+        ArrayChoice array,
+        Electrical electrical,
+        List<TableRef> codeTables) {
 
     public Job {
         codeTables = List.copyOf(codeTables);
@@ -23,14 +30,17 @@ public record Job(
 
     /** The same inputs resting on these tables. */
     public Job resting(List<TableRef> tables) {
-        return new Job(project, roof, site, array, electrical, tables);
+        return new Job(project, roof, survey, site, array, electrical, tables);
     }
 
     /** Version of the document this class is written as. */
-    public static final int SCHEMA = 3;
+    public static final int SCHEMA = 4;
 
     /** Coverings a roof can have. */
     public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
+
+    /** Coverings of profiled metal. */
+    public static final List<String> METAL = List.of("standing seam", "trapezoidal sheet", "corrugated sheet");
 
     /** Who and where. */
     public record Project(String name, String place, String preparedBy, UnitSystem units) {}
@@ -53,10 +63,16 @@ public record Job(
             String covering,
             Allowance allowance,
             Bays bays,
-            List<Obstruction> obstructions) {
+            List<Obstruction> obstructions,
+            Fabric fabric) {
         public Roof {
             parapets = List.copyOf(parapets);
             obstructions = List.copyOf(obstructions);
+        }
+
+        /** Whether ballasted trays can stand on it: level and covered with a membrane. */
+        public boolean takesTrays() {
+            return fabric.flat() && !METAL.contains(covering);
         }
     }
 
@@ -117,25 +133,44 @@ public record Job(
     /** What the roof may carry in addition, with who said so. */
     public record Allowance(Measure load, String givenBy, LocalDate date) {}
 
-    /** Grid lines parallel to the sheet, starting at the least x and y of the outline. */
-    public record Bays(Measure alongX, Measure alongY) {}
+    /** Grid lines parallel to the sheet, starting at the least x and y of the outline; the last spacing repeats. */
+    public record Bays(Spacings alongX, Spacings alongY) {}
 
     /**
-     * A rectangle parallel to the sheet.
+     * A thing on the roof.
      *
-     * @param x of its left side
-     * @param y of its lower side
-     * @param clear distance to be kept to modules
+     * @param kind one of the kinds of {@code obstruction_kinds}
+     * @param clear distance to be kept to modules; null takes the rule of the kind
      */
     public record Obstruction(
-            String id,
-            String name,
-            Measure x,
-            Measure y,
-            Measure width,
-            Measure depth,
-            Measure height,
-            Measure clear) {}
+            String id, String name, String kind, Footprint footprint, Measure height, Measure clear, Conduct conduct) {
+        public Measure x() {
+            return footprint.x();
+        }
+
+        public Measure y() {
+            return footprint.y();
+        }
+
+        public Measure width() {
+            return footprint.width();
+        }
+
+        public Measure depth() {
+            return footprint.depth();
+        }
+    }
+
+    /**
+     * What a thing does to its surroundings; null takes the rule of its kind.
+     *
+     * @param shades whether it throws a shadow that counts
+     * @param fragile whether nobody may step on it
+     * @param exhaust azimuth its exhaust drifts to, or null
+     */
+    public record Conduct(Boolean shades, Boolean fragile, Measure exhaust) {
+        public static final Conduct BY_KIND = new Conduct(null, null, null);
+    }
 
     /** The place, and what the code family of the job wants to know of it. */
     public record Site(

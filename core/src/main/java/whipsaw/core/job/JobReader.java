@@ -17,8 +17,6 @@ import whipsaw.core.units.UnitSystem;
  * the field's own unit.
  */
 public final class JobReader {
-    private static final int MOST_CORNERS = 400;
-    private static final int MOST_OBSTRUCTIONS = 2000;
 
     private JobReader() {}
 
@@ -50,7 +48,8 @@ public final class JobReader {
         doc.whole("schema", "Schema version", Job.SCHEMA, Job.SCHEMA);
         doc.textOrEmpty("writtenBy", "Written by", 60);
         Job.Project project = section(doc, "project", "Project", JobReader::project);
-        Job.Roof roof = section(doc, "roof", "Roof", JobReader::roof);
+        Job.Roof roof = section(doc, "roof", "Roof", RoofReader::roof);
+        Survey survey = doc.has("survey") ? section(doc, "survey", "Survey", SurveyReader::survey) : Survey.NONE;
         Job.Site site = section(doc, "site", "Site", JobReader::site);
         Job.ArrayChoice array = section(doc, "array", "Array", JobReader::array);
         Job.Electrical electrical = section(doc, "electrical", "Electrical", JobReader::electrical);
@@ -64,7 +63,7 @@ public final class JobReader {
         if (!context.problems.isEmpty()) {
             return new Reading<>(null, List.copyOf(context.problems));
         }
-        Job job = new Job(project, roof, site, array, electrical, tables);
+        Job job = new Job(project, roof, survey, site, array, electrical, tables);
         return new Reading<>(job, List.of());
     }
 
@@ -119,127 +118,6 @@ public final class JobReader {
                 units);
     }
 
-    private static Job.Roof roof(Doc doc) {
-        Doc outlineDoc = doc.object("outline", "Outline");
-        Job.Outline outline = outlineDoc == null ? null : outline(outlineDoc);
-        List<Job.Parapet> parapets = new ArrayList<>();
-        for (Doc p : doc.objects("parapets", "Parapets", MOST_CORNERS)) {
-            parapets.add(new Job.Parapet(
-                    p.whole("edge", "Edge", 1, MOST_CORNERS),
-                    orZero(p.measureOrNull("height", Fields.PARAPET_HEIGHT)),
-                    orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS))));
-            p.done();
-        }
-        List<Job.Obstruction> obstructions = new ArrayList<>();
-        for (Doc o : doc.objects("obstructions", "Obstructions", MOST_OBSTRUCTIONS)) {
-            obstructions.add(obstruction(o));
-        }
-        Job.Allowance allowance = null;
-        Doc a = doc.objectOrNull("allowance", "Allowance");
-        if (a != null) {
-            allowance = new Job.Allowance(
-                    a.measure("load", Fields.ALLOWANCE),
-                    a.text("givenBy", "Allowance given by", 120),
-                    a.date("date", "Allowance given on"));
-            a.done();
-        }
-        Job.Bays bays = null;
-        Doc b = doc.objectOrNull("bays", "Bays");
-        if (b != null) {
-            bays = new Job.Bays(b.measure("alongX", Fields.BAY), b.measure("alongY", Fields.BAY));
-            b.done();
-        }
-        return new Job.Roof(
-                outline,
-                doc.measure("upAzimuth", Fields.UP_AZIMUTH),
-                doc.measure("height", Fields.ROOF_HEIGHT),
-                doc.measure("slope", Fields.ROOF_SLOPE),
-                parapets,
-                doc.choice("covering", "Covering", Job.COVERINGS),
-                allowance,
-                bays,
-                obstructions);
-    }
-
-    private static Job.Obstruction obstruction(Doc o) {
-        Job.Obstruction result = new Job.Obstruction(
-                o.text("id", "Id", 40),
-                o.text("name", "Name of the obstruction", 60),
-                o.measure("x", Fields.COORDINATE),
-                o.measure("y", Fields.COORDINATE),
-                o.measure("width", Fields.SIDE),
-                o.measure("depth", Fields.SIDE),
-                o.measure("height", Fields.OBSTRUCTION_HEIGHT),
-                o.measure("clear", Fields.CLEAR));
-        o.done();
-        return result;
-    }
-
-    private static Job.Outline outline(Doc doc) {
-        String kind = doc.choice("kind", "Kind of outline", List.of("taped", "drawn"));
-        Job.Outline result;
-        if (kind.equals("taped")) {
-            boolean inside = doc.choice("face", "Face taped", List.of("outside", "inside"))
-                    .equals("inside");
-            Job.Closing closing = doc.choice("closing", "How it is closed", List.of("fit", "compass"))
-                            .equals("fit")
-                    ? Job.Closing.FIT
-                    : Job.Closing.COMPASS;
-            List<Job.TapedLeg> legs = new ArrayList<>();
-            for (Doc leg : doc.objects("legs", "Edges", MOST_CORNERS)) {
-                legs.add(new Job.TapedLeg(
-                        leg.measure("length", Fields.EDGE),
-                        leg.number("turnDeg", "Turn", -179, 179),
-                        leg.flag("measured", "Angle measured", false)));
-                leg.done();
-            }
-            enough(doc, "legs", legs.size());
-            List<Job.TapedDiagonal> diagonals = new ArrayList<>();
-            if (doc.has("diagonals")) {
-                for (Doc d : doc.objects("diagonals", "Diagonals", MOST_CORNERS)) {
-                    diagonals.add(diagonal(d, legs.size()));
-                    d.done();
-                }
-            }
-            result = new Job.Taped(inside, closing, legs, diagonals);
-        } else {
-            List<Job.Corner> corners = corners(doc, "corners", "Corners", MOST_CORNERS);
-            enough(doc, "corners", corners.size());
-            result = new Job.Drawn(corners);
-        }
-        doc.done();
-        return result;
-    }
-
-    private static Job.TapedDiagonal diagonal(Doc doc, int corners) {
-        int from = doc.whole("from", "From corner", 1, Math.max(1, corners));
-        int to = doc.whole("to", "To corner", 1, Math.max(1, corners));
-        int apart = Math.abs(from - to);
-        if (apart < 2 || apart == corners - 1) {
-            doc.problem(
-                    "to",
-                    "Diagonal",
-                    from + "-" + to,
-                    "joins no two corners with another between: for example 1-3; the edge itself is taped as an edge");
-        }
-        return new Job.TapedDiagonal(from, to, doc.measure("length", Fields.DIAGONAL));
-    }
-
-    private static void enough(Doc doc, String key, int count) {
-        if (count < 3) {
-            doc.problem(key, "Outline", count + " edges", "is too few: an outline has 3 to 400");
-        }
-    }
-
-    private static List<Job.Corner> corners(Doc doc, String key, String label, int most) {
-        List<Job.Corner> result = new ArrayList<>();
-        for (Doc c : doc.objects(key, label, most)) {
-            result.add(new Job.Corner(c.measure("x", Fields.COORDINATE), c.measure("y", Fields.COORDINATE)));
-            c.done();
-        }
-        return result;
-    }
-
     private static Job.Site site(Doc doc) {
         boolean en = doc.choice("family", "Code family", List.of("asce", "en")).equals("en");
         return new Job.Site(
@@ -286,7 +164,7 @@ public final class JobReader {
         Job.Facing facing = null;
         if (facingDoc != null) {
             facing = facingDoc.has("edge")
-                    ? new Job.ToEdge(facingDoc.whole("edge", "Edge faced", 1, MOST_CORNERS))
+                    ? new Job.ToEdge(facingDoc.whole("edge", "Edge faced", 1, RoofReader.MOST_CORNERS))
                     : new Job.ToAzimuth(facingDoc.measure("azimuth", Fields.FACING));
             facingDoc.done();
         }
@@ -314,10 +192,10 @@ public final class JobReader {
                 to,
                 orZero(doc.measureOrNull("shiftAlong", Fields.SHIFT)),
                 orZero(doc.measureOrNull("shiftAcross", Fields.SHIFT)),
-                corners(doc, "removed", "Modules taken out", 20_000));
+                RoofReader.corners(doc, "removed", "Modules taken out", 20_000));
     }
 
-    private static Measure orZero(Measure measure) {
+    static Measure orZero(Measure measure) {
         return measure == null ? new Measure(0, "0 m", false) : measure;
     }
 
@@ -340,7 +218,7 @@ public final class JobReader {
             leg.done();
         }
         Doc conductor = doc.object("conductor", "Conductor");
-        List<Job.Corner> points = corners(doc, "points", "Points of the run", 200);
+        List<Job.Corner> points = RoofReader.corners(doc, "points", "Points of the run", 200);
         if (points.size() < 2) {
             doc.problem(
                     "points", "AC run", points.size() + " points", "needs at least the inverter point and one more");

@@ -1,18 +1,14 @@
 package whipsaw.core.job;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
-import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
 
 /**
@@ -32,116 +28,19 @@ public final class JobWriter {
                         .put("preparedBy", job.project().preparedBy())
                         .put("units", job.project().units().key())
                         .map);
-        doc.put("roof", roof(job.roof()));
+        doc.put("roof", RoofWriter.roof(job.roof()));
+        if (!job.survey().equals(Survey.NONE)) {
+            doc.put("survey", SurveyWriter.survey(job.survey()));
+        }
         doc.put("site", site(job.site()));
         doc.put("array", array(job.array()));
         doc.put("electrical", electrical(job.electrical()));
-        doc.put("codeTables", list(job.codeTables(), t -> new Tree()
+        doc.put("codeTables", Tree.list(job.codeTables(), t -> new Tree()
                 .put("id", t.id())
                 .put("edition", t.edition())
                 .put("hash", t.hash())
                 .map));
         return doc.map;
-    }
-
-    /** A map being filled; null values are left out. */
-    private static final class Tree {
-        final Map<String, Object> map = new LinkedHashMap<>();
-
-        Tree put(String key, Object value) {
-            if (value != null) {
-                map.put(key, value);
-            }
-            return this;
-        }
-
-        Tree length(String key, Measure m) {
-            return measure(key, m, Quantity.LENGTH);
-        }
-
-        Tree measure(String key, Measure m, Quantity quantity) {
-            return put(key, m == null ? null : JobWriter.measure(m, quantity));
-        }
-    }
-
-    private static Map<String, Object> measure(Measure m, Quantity quantity) {
-        return new Tree().put("typed", m.typed()).put(quantity.siKey(), m.si()).map;
-    }
-
-    private static <T> List<Object> list(List<T> items, Function<T, Object> writer) {
-        List<Object> result = new ArrayList<>();
-        items.forEach(item -> result.add(writer.apply(item)));
-        return result;
-    }
-
-    private static Object corner(Job.Corner c) {
-        return new Tree().length("x", c.x()).length("y", c.y()).map;
-    }
-
-    private static Object roof(Job.Roof roof) {
-        Tree doc = new Tree().put("outline", outline(roof.outline()));
-        doc.measure("upAzimuth", roof.upAzimuth(), Quantity.ANGLE)
-                .length("height", roof.height())
-                .measure("slope", roof.slope(), Quantity.ANGLE)
-                .put("covering", roof.covering());
-        doc.put("parapets", list(roof.parapets(), p -> new Tree()
-                .put("edge", p.edge())
-                .length("height", p.height())
-                .length("thickness", p.thickness())
-                .map));
-        if (roof.allowance() != null) {
-            doc.put(
-                    "allowance",
-                    new Tree()
-                            .measure("load", roof.allowance().load(), Quantity.PRESSURE)
-                            .put("givenBy", roof.allowance().givenBy())
-                            .put("date", roof.allowance().date().toString())
-                            .map);
-        }
-        if (roof.bays() != null) {
-            doc.put(
-                    "bays",
-                    new Tree()
-                            .length("alongX", roof.bays().alongX())
-                            .length("alongY", roof.bays().alongY())
-                            .map);
-        }
-        return doc.put("obstructions", list(roof.obstructions(), JobWriter::obstruction)).map;
-    }
-
-    private static Object obstruction(Job.Obstruction o) {
-        return new Tree()
-                .put("id", o.id())
-                .put("name", o.name())
-                .length("x", o.x())
-                .length("y", o.y())
-                .length("width", o.width())
-                .length("depth", o.depth())
-                .length("height", o.height())
-                .length("clear", o.clear())
-                .map;
-    }
-
-    private static Object outline(Job.Outline outline) {
-        if (outline instanceof Job.Taped taped) {
-            return new Tree()
-                    .put("kind", "taped")
-                    .put("face", taped.insideFace() ? "inside" : "outside")
-                    .put("closing", taped.closing() == Job.Closing.FIT ? "fit" : "compass")
-                    .put("legs", list(taped.legs(), leg -> new Tree()
-                            .length("length", leg.length())
-                            .put("turnDeg", leg.turnDeg())
-                            .put("measured", leg.measured())
-                            .map))
-                    .put("diagonals", list(taped.diagonals(), d -> new Tree()
-                            .put("from", d.from())
-                            .put("to", d.to())
-                            .length("length", d.length())
-                            .map))
-                    .map;
-        }
-        Job.Drawn drawn = (Job.Drawn) outline;
-        return new Tree().put("kind", "drawn").put("corners", list(drawn.corners(), JobWriter::corner)).map;
     }
 
     private static Object site(Job.Site site) {
@@ -196,7 +95,7 @@ public final class JobWriter {
                 .put("windowTo", a.windowTo())
                 .length("shiftAlong", a.shiftAlong())
                 .length("shiftAcross", a.shiftAcross())
-                .put("removed", list(a.removed(), JobWriter::corner))
+                .put("removed", Tree.list(a.removed(), RoofWriter::corner))
                 .map;
     }
 
@@ -218,8 +117,8 @@ public final class JobWriter {
         return info(t.info())
                 .put("arrangement", t.arrangement().key())
                 .length("ridgeGap", t.ridgeGap())
-                .put("tilts", list(t.tilts(), m -> measure(m, Quantity.ANGLE)))
-                .put("gaps", list(t.gaps(), m -> measure(m, Quantity.LENGTH)))
+                .put("tilts", Tree.list(t.tilts(), m -> Tree.of(m, Quantity.ANGLE)))
+                .put("gaps", Tree.list(t.gaps(), m -> Tree.of(m, Quantity.LENGTH)))
                 .length("moduleGap", t.moduleGap())
                 .length("lowEdge", t.lowEdge())
                 .measure("rackingMass", t.rackingMass(), Quantity.MASS)
@@ -301,8 +200,8 @@ public final class JobWriter {
 
     private static Object run(Job.AcRun run) {
         return new Tree()
-                .put("points", list(run.points(), JobWriter::corner))
-                .put("legs", list(run.legs(), leg -> new Tree()
+                .put("points", Tree.list(run.points(), RoofWriter::corner))
+                .put("legs", Tree.list(run.legs(), leg -> new Tree()
                         .put("name", leg.name())
                         .length("length", leg.length())
                         .map))

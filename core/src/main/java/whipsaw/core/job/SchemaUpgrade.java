@@ -13,11 +13,29 @@ public final class SchemaUpgrade {
     /** The document as the newest version would have written it; documents of other versions pass unchanged. */
     public static Map<?, ?> upgraded(Map<?, ?> document) {
         Map<?, ?> second = is(document, 1) ? fromFirst(document) : document;
-        return is(second, 2) ? fromSecond(second) : second;
+        Map<?, ?> third = is(second, 2) ? fromSecond(second) : second;
+        return is(third, 3) ? fromThird(third) : third;
     }
 
     private static boolean is(Map<?, ?> document, int version) {
         return document.get("schema") instanceof Number n && n.doubleValue() == version;
+    }
+
+    /** Version 4 gives the spacings of bays as lists and knows kinds of obstructions; all else new may be left out. */
+    private static Map<Object, Object> fromThird(Map<?, ?> document) {
+        Map<Object, Object> result = new LinkedHashMap<>(document);
+        result.put("schema", 4);
+        result.computeIfPresent(
+                "roof",
+                (k, roof) -> changed(roof, "bays", bays -> {
+                    Object along = changed(bays, "alongX", SchemaUpgrade::asList);
+                    return changed(along, "alongY", SchemaUpgrade::asList);
+                }));
+        return result;
+    }
+
+    private static Object asList(Object spacing) {
+        return changed(spacing, "m", m -> m instanceof Number ? List.of(m) : m);
     }
 
     /**

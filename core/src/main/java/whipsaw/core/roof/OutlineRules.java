@@ -65,7 +65,9 @@ public final class OutlineRules {
             return problems;
         }
         parapets(roof, shape.corners().size(), problems);
-        obstructions(roof, RoofPlan.polygon(shape.corners()), units, problems);
+        Polygon outline = RoofPlan.polygon(shape.corners());
+        obstructions(roof, outline, units, problems);
+        FaceRules.check(roof, RoofPlan.edges(roof, shape.corners()), outline, units, problems);
         return problems;
     }
 
@@ -123,7 +125,7 @@ public final class OutlineRules {
                         o.id(),
                         "is used twice: give each obstruction its own"));
             }
-            if (!tolerant.covers(RoofPlan.rectangle(o))) {
+            if (!tolerant.covers(RoofPlan.footprint(o))) {
                 Envelope box = outline.getEnvelopeInternal();
                 problems.add(new Problem(
                         "$.roof.obstructions[" + i + "].x",

@@ -8,8 +8,10 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Spacings;
 
 /**
  * The roof in plan: metres, x to the right and y to the top of the sheet.
@@ -22,6 +24,7 @@ import whipsaw.core.units.Measure;
  * @param tape the tape survey, or null when the outline was drawn
  * @param fit its least-squares fit, or null when it was closed otherwise
  * @param bays structural grid; empty when not known
+ * @param faces of a pitched roof; none of a flat one
  */
 public record RoofPlan(
         Job.Roof roof,
@@ -32,9 +35,13 @@ public record RoofPlan(
         double highestParapetM,
         Traverse tape,
         TapeFit fit,
-        List<Bay> bays) {
+        List<Bay> bays,
+        RoofFaces faces) {
 
     static final GeometryFactory GEOMETRY = new GeometryFactory();
+
+    /** Sides of the polygon that stands for a circle. */
+    private static final int ROUND = 32;
 
     /**
      * One edge of the outline.
@@ -89,7 +96,16 @@ public record RoofPlan(
         List<Job.Corner> corners = List.of(corner(0, 0), corner(xM, 0), corner(xM, yM), corner(0, yM));
         Measure none = metres(0);
         return of(new Job.Roof(
-                new Job.Drawn(corners), none, metres(heightM), none, List.of(), "", null, null, List.of()));
+                new Job.Drawn(corners),
+                none,
+                metres(heightM),
+                none,
+                List.of(),
+                "",
+                null,
+                null,
+                List.of(),
+                Fabric.PLAIN));
     }
 
     private static Job.Corner corner(double x, double y) {
@@ -104,25 +120,8 @@ public record RoofPlan(
     public static RoofPlan of(Job.Roof roof) {
         OutlineShape shape = OutlineShape.of(roof);
         List<Coordinate> corners = shape.corners();
-        boolean ccw = signedArea(corners) > 0;
-        List<Edge> edges = new ArrayList<>();
-        double highest = 0;
-        for (int i = 0; i < corners.size(); i++) {
-            Coordinate a = corners.get(i);
-            Coordinate b = corners.get((i + 1) % corners.size());
-            Job.Parapet parapet = OutlineShape.parapet(roof, i + 1);
-            double side = (ccw ? 1 : -1) / a.distance(b);
-            double height = parapet == null ? 0 : parapet.height().si();
-            highest = Math.max(highest, height);
-            edges.add(new Edge(
-                    i + 1,
-                    a,
-                    b,
-                    height,
-                    parapet == null ? 0 : parapet.thickness().si(),
-                    (b.y - a.y) * side,
-                    -(b.x - a.x) * side));
-        }
+        List<Edge> edges = edges(roof, corners);
+        double highest = edges.stream().mapToDouble(Edge::parapetHeightM).max().orElse(0);
         Polygon polygon = polygon(corners);
         Geometry box = MinimumAreaRectangle.getMinimumRectangle(polygon);
         Coordinate[] c = box.getCoordinates();
@@ -137,7 +136,29 @@ public record RoofPlan(
                 highest,
                 shape.tape(),
                 shape.fit(),
-                bays(roof.bays(), polygon));
+                bays(roof.bays(), polygon),
+                RoofFaces.of(roof, edges, polygon));
+    }
+
+    static List<Edge> edges(Job.Roof roof, List<Coordinate> corners) {
+        boolean ccw = signedArea(corners) > 0;
+        List<Edge> edges = new ArrayList<>();
+        for (int i = 0; i < corners.size(); i++) {
+            Coordinate a = corners.get(i);
+            Coordinate b = corners.get((i + 1) % corners.size());
+            Job.Parapet parapet = OutlineShape.parapet(roof, i + 1);
+            double side = (ccw ? 1 : -1) / a.distance(b);
+            double height = parapet == null ? 0 : parapet.height().si();
+            edges.add(new Edge(
+                    i + 1,
+                    a,
+                    b,
+                    height,
+                    parapet == null ? 0 : parapet.thickness().si(),
+                    (b.y - a.y) * side,
+                    -(b.x - a.x) * side));
+        }
+        return edges;
     }
 
     static double signedArea(List<Coordinate> corners) {
@@ -159,13 +180,28 @@ public record RoofPlan(
         return GEOMETRY.createPolygon(ring);
     }
 
-    /** A rectangle parallel to the sheet. */
-    public static Polygon rectangle(Job.Obstruction o) {
-        return (Polygon) GEOMETRY.toGeometry(new Envelope(
-                o.x().si(),
-                o.x().si() + o.width().si(),
-                o.y().si(),
-                o.y().si() + o.depth().si()));
+    /** What of the roof a thing covers; a circle by the regular polygon around it. */
+    public static Polygon footprint(Job.Obstruction o) {
+        double x = o.x().si();
+        double y = o.y().si();
+        double w = o.width().si();
+        double d = o.depth().si();
+        return switch (o.footprint().shape()) {
+            case RECTANGLE -> (Polygon) GEOMETRY.toGeometry(new Envelope(x, x + w, y, y + d));
+            case CIRCLE -> {
+                double around = w / 2 / Math.cos(Math.PI / ROUND);
+                List<Coordinate> ring = new ArrayList<>();
+                for (int i = 0; i < ROUND; i++) {
+                    double angle = 2 * Math.PI * (i + 0.5) / ROUND;
+                    ring.add(
+                            new Coordinate(x + w / 2 + around * Math.cos(angle), y + w / 2 + around * Math.sin(angle)));
+                }
+                yield polygon(ring);
+            }
+            case POLYGON -> polygon(o.footprint().corners().stream()
+                    .map(c -> new Coordinate(x + c.x().si(), y + c.y().si()))
+                    .toList());
+        };
     }
 
     private static List<Bay> bays(Job.Bays bays, Polygon outline) {
@@ -174,14 +210,13 @@ public record RoofPlan(
         }
         List<Bay> result = new ArrayList<>();
         Envelope all = outline.getEnvelopeInternal();
-        int columns = cells(all.getWidth(), bays.alongX().si());
-        int rows = cells(all.getHeight(), bays.alongY().si());
-        for (int row = 0; row < rows; row++) {
-            for (int column = 0; column < columns; column++) {
-                double x = all.getMinX() + column * bays.alongX().si();
-                double y = all.getMinY() + row * bays.alongY().si();
-                Envelope cell = new Envelope(
-                        x, x + bays.alongX().si(), y, y + bays.alongY().si());
+        List<Double> xs = bays.alongX().over(all.getWidth());
+        List<Double> ys = bays.alongY().over(all.getHeight());
+        for (int row = 0; row < ys.size(); row++) {
+            for (int column = 0; column < xs.size(); column++) {
+                double x = all.getMinX() + xs.get(column);
+                double y = all.getMinY() + ys.get(row);
+                Envelope cell = new Envelope(x, x + spacing(bays.alongX(), column), y, y + spacing(bays.alongY(), row));
                 double area = outline.intersection(GEOMETRY.toGeometry(cell)).getArea();
                 result.add(new Bay(letters(column) + (row + 1), cell, area));
             }
@@ -189,8 +224,9 @@ public record RoofPlan(
         return result;
     }
 
-    private static int cells(double extent, double spacing) {
-        return Math.max(1, (int) Math.ceil(extent / spacing - 1e-6));
+    private static double spacing(Spacings spacings, int i) {
+        List<Double> all = spacings.metres();
+        return all.get(Math.min(i, all.size() - 1));
     }
 
     private static String letters(int column) {

@@ -1,18 +1,22 @@
 package whipsaw.core.section;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 
 /**
  * What a vertical plane through a line on the roof cuts. Distances are from A along the line,
- * heights above the roof, both in metres.
+ * heights above the lowest line of the roof, both in metres.
  *
  * @param roof stretches with roof under the line
  * @param solids parapets and obstructions, in order along the line
@@ -20,8 +24,8 @@ import whipsaw.core.roof.RoofPlan;
  */
 public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, List<Panel> panels) {
 
-    /** A stretch of the line. */
-    public record Stretch(double fromM, double toM) {}
+    /** A stretch of the line over one face, or over a flat roof. */
+    public record Stretch(double fromM, double toM, double fromHeightM, double toHeightM) {}
 
     /** What a solid is. */
     public enum Kind {
@@ -29,8 +33,13 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
         OBSTRUCTION
     }
 
-    /** A box on the roof. */
-    public record Solid(Kind kind, String name, double fromM, double toM, double heightM) {}
+    /**
+     * A box on the roof.
+     *
+     * @param baseM height of the roof under it
+     * @param heightM of its top
+     */
+    public record Solid(Kind kind, String name, double fromM, double toM, double baseM, double heightM) {}
 
     /** The cut through a module. */
     public record Panel(int module, double fromM, double fromHeightM, double toM, double toHeightM) {}
@@ -48,6 +57,9 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
     /** Highest thing cut. */
     public double highestM() {
         double highest = 0;
+        for (Stretch r : roof) {
+            highest = Math.max(highest, Math.max(r.fromHeightM(), r.toHeightM()));
+        }
         for (Solid s : solids) {
             highest = Math.max(highest, s.heightM());
         }
@@ -58,21 +70,39 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
     }
 
     private static List<Stretch> roof(RoofPlan plan, CutLine line) {
-        Geometry on = plan.outline()
-                .getFactory()
-                .createLineString(new Coordinate[] {line.a(), line.b()})
-                .intersection(plan.outline());
         List<Stretch> stretches = new ArrayList<>();
-        for (int i = 0; i < on.getNumGeometries(); i++) {
-            Coordinate[] c = on.getGeometryN(i).getCoordinates();
-            if (c.length > 1) {
-                double from = line.a().distance(c[0]);
-                double to = line.a().distance(c[c.length - 1]);
-                stretches.add(new Stretch(Math.min(from, to), Math.max(from, to)));
-            }
+        if (plan.faces().faces().isEmpty()) {
+            stretches(plan.outline(), line, c -> 0, stretches);
+        }
+        for (RoofFace face : plan.faces().faces()) {
+            stretches(face.plan(), line, face::heightM, stretches);
         }
         stretches.sort(Comparator.comparingDouble(Stretch::fromM));
         return stretches;
+    }
+
+    private static void stretches(
+            Polygon over, CutLine line, ToDoubleFunction<Coordinate> height, List<Stretch> stretches) {
+        Geometry on = over.getFactory()
+                .createLineString(new Coordinate[] {line.a(), line.b()})
+                .intersection(over);
+        for (int i = 0; i < on.getNumGeometries(); i++) {
+            Coordinate[] c = on.getGeometryN(i).getCoordinates();
+            if (c.length > 1) {
+                Coordinate first = c[0];
+                Coordinate last = c[c.length - 1];
+                if (line.a().distance(first) > line.a().distance(last)) {
+                    Coordinate swap = first;
+                    first = last;
+                    last = swap;
+                }
+                stretches.add(new Stretch(
+                        line.a().distance(first),
+                        line.a().distance(last),
+                        height.applyAsDouble(first),
+                        height.applyAsDouble(last)));
+            }
+        }
     }
 
     private static List<Solid> solids(Design design, CutLine line) {
@@ -84,26 +114,34 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
                         Kind.PARAPET,
                         "parapet of edge " + e.number(),
                         line.inside(e.parapet()),
+                        design.plan().faces().heightM(middle(e.from(), e.to())),
                         e.parapetHeightM());
             }
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
-            Coordinate[] ring = RoofPlan.rectangle(o).getCoordinates();
-            Coordinate[] corners = {ring[0], ring[1], ring[2], ring[3]};
+            Coordinate[] ring = RoofPlan.footprint(o).convexHull().getCoordinates();
+            Coordinate[] corners = Arrays.copyOf(ring, ring.length - 1);
             add(
                     solids,
                     Kind.OBSTRUCTION,
                     o.name(),
                     line.inside(corners),
+                    design.plan()
+                            .faces()
+                            .heightM(RoofPlan.footprint(o).getCentroid().getCoordinate()),
                     o.height().si());
         }
         solids.sort(Comparator.comparingDouble(Solid::fromM));
         return solids;
     }
 
-    private static void add(List<Solid> solids, Kind kind, String name, double[] part, double heightM) {
+    private static Coordinate middle(Coordinate a, Coordinate b) {
+        return new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2);
+    }
+
+    private static void add(List<Solid> solids, Kind kind, String name, double[] part, double baseM, double heightM) {
         if (part != null && heightM > 0) {
-            solids.add(new Solid(kind, name, part[0], part[1], heightM));
+            solids.add(new Solid(kind, name, part[0], part[1], baseM, baseM + heightM));
         }
     }
 

@@ -8,6 +8,7 @@ import org.locationtech.jts.operation.union.UnaryUnionOp;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 
 /**
@@ -17,10 +18,10 @@ import whipsaw.core.roof.RoofPlan;
 public final class RoofShadows {
     private RoofShadows() {}
 
-    /** The shadow on the plan, in metres; empty while the sun is down. */
+    /** The shadow on the plan, in metres; empty while the sun is down, and on pitched roofs. */
     public static Geometry of(Design design, SolarTime sun) {
         var factory = design.plan().outline().getFactory();
-        if (sun.elevationDeg() <= 0) {
+        if (sun.elevationDeg() <= 0 || !design.job().roof().fabric().flat()) {
             return factory.createPolygon();
         }
         double away = Math.toRadians(
@@ -33,7 +34,10 @@ public final class RoofShadows {
             }
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
-            Coordinate[] ring = RoofPlan.rectangle(o).getCoordinates();
+            if (!ObstructionKinds.shades(o)) {
+                continue;
+            }
+            Coordinate[] ring = RoofPlan.footprint(o).getCoordinates();
             parts.add(swept(design, ring, o.height().si() * reach, away));
         }
         if (parts.isEmpty()) {

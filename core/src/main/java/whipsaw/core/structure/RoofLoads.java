@@ -2,6 +2,7 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
@@ -76,17 +77,17 @@ public record RoofLoads(
 
     /** Adds a mass to the bays in proportion to the part of a rectangle in each. */
     private static void spread(double massKg, Coordinate[] corners, RoofPlan plan, double[] inBay) {
-        Envelope first = plan.bays().get(0).cell();
+        List<RoofPlan.Bay> bays = plan.bays();
         int columns = columns(plan);
         Envelope box = new Envelope();
         for (Coordinate c : corners) {
             box.expandToInclude(c);
         }
         int rows = inBay.length / columns;
-        int c0 = index(box.getMinX() - first.getMinX(), first.getWidth(), columns);
-        int c1 = index(box.getMaxX() - first.getMinX(), first.getWidth(), columns);
-        int r0 = index(box.getMinY() - first.getMinY(), first.getHeight(), rows);
-        int r1 = index(box.getMaxY() - first.getMinY(), first.getHeight(), rows);
+        int c0 = index(box.getMinX(), columns, c -> bays.get(c).cell().getMaxX());
+        int c1 = index(box.getMaxX(), columns, c -> bays.get(c).cell().getMaxX());
+        int r0 = index(box.getMinY(), rows, r -> bays.get(r * columns).cell().getMaxY());
+        int r1 = index(box.getMaxY(), rows, r -> bays.get(r * columns).cell().getMaxY());
         if (c0 == c1 && r0 == r1) {
             inBay[r0 * columns + c0] += massKg;
             return;
@@ -111,7 +112,18 @@ public record RoofLoads(
         return columns;
     }
 
-    private static int index(double offset, double size, int count) {
-        return Math.min(count - 1, Math.max(0, (int) Math.floor(offset / size)));
+    /** The first cell that ends beyond a place; the last one beyond all. */
+    private static int index(double place, int count, IntToDoubleFunction end) {
+        int low = 0;
+        int high = count - 1;
+        while (low < high) {
+            int middle = (low + high) / 2;
+            if (end.applyAsDouble(middle) > place) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low;
     }
 }

@@ -1,18 +1,12 @@
 package whipsaw.core.table;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
+import whipsaw.core.data.CsvRows;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
 
@@ -41,14 +35,6 @@ public record CodeTable(
         List<Map<String, String>> rows)
         implements DataSource {
 
-    private static final CSVFormat FORMAT = CSVFormat.DEFAULT
-            .builder()
-            .setHeader()
-            .setSkipHeaderRecord(true)
-            .setCommentMarker('#')
-            .setTrim(true)
-            .get();
-
     /**
      * A table from its CSV text, first line the column names, lines with {@code #} left out.
      *
@@ -56,20 +42,7 @@ public record CodeTable(
      */
     public static CodeTable read(
             String id, String title, String source, String edition, DataStatus status, String remark, String csv) {
-        List<Map<String, String>> rows = new ArrayList<>();
-        try (CSVParser parser = CSVParser.parse(new StringReader(csv), FORMAT)) {
-            for (CSVRecord record : parser) {
-                if (!record.isConsistent()) {
-                    throw new IllegalArgumentException(
-                            "line " + record.getParser().getCurrentLineNumber() + " has " + record.size()
-                                    + " cells, not " + parser.getHeaderNames().size());
-                }
-                rows.add(record.toMap());
-            }
-        } catch (IOException | UncheckedIOException e) {
-            throw new IllegalArgumentException("it is no CSV: " + e.getMessage());
-        }
-        return new CodeTable(id, title, source, edition, status, remark, sha256(csv), csv, rows);
+        return new CodeTable(id, title, source, edition, status, remark, sha256(csv), csv, CsvRows.read(csv));
     }
 
     private static String sha256(String text) {
@@ -93,10 +66,6 @@ public record CodeTable(
 
     /** A number of a row; NaN where the cell is empty. */
     static double number(Map<String, String> row, String column) {
-        String cell = row.get(column);
-        if (cell == null) {
-            throw new IllegalStateException("no column " + column);
-        }
-        return cell.isBlank() ? Double.NaN : Double.parseDouble(cell);
+        return CsvRows.number(row, column);
     }
 }

@@ -1,15 +1,12 @@
 package whipsaw.core.table;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.Job;
 import whipsaw.core.working.DataStatus;
 
@@ -148,13 +145,6 @@ public final class CodeTables {
     }
 
     static String resource(String name) {
-        try (InputStream in = CodeTables.class.getResourceAsStream("/whipsaw/tables/" + name)) {
-            if (in == null) {
-                throw new IllegalStateException("missing table file " + name);
-            }
-            return new String(in.readAllBytes(), StandardCharsets.UTF_8);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        return CsvRows.resource("tables/" + name);
     }
 }

@@ -18,6 +18,7 @@ public enum Unit {
     FOOT(Quantity.LENGTH, "ft", "0.3048", "ft", "'", "foot", "feet"),
     INCH(Quantity.LENGTH, "in", "0.0254", "in", "\"", "inch", "inches", "in."),
     YARD(Quantity.LENGTH, "yd", "0.9144", "yd", "yards"),
+    MILE(Quantity.LENGTH, "mi", "1609.344", "mi", "mile", "miles"),
 
     SQUARE_METRE(Quantity.AREA, "m²", "1", "m2", "sqm", "sq m"),
     SQUARE_FOOT(Quantity.AREA, "ft²", "0.09290304", "ft2", "sqft", "sq ft", "sf"),

@@ -64,7 +64,7 @@ class DesignTest {
                 "roof.parapets",
                 List.of(Map.of("edge", 2, "height", "1 m", "thickness", "300 mm")));
         assertThat(d.layout().modules()).hasSizeGreaterThan(100);
-        var vent = whipsaw.core.roof.RoofPlan.rectangle(
+        var vent = whipsaw.core.roof.RoofPlan.footprint(
                 d.job().roof().obstructions().get(0));
         List<Polygon> placed = new ArrayList<>();
         for (ArrayLayout.Module m : d.layout().modules()) {

@@ -22,6 +22,7 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 
 /** Jobs nobody planned: crooked roofs, odd azimuths, obstructions anywhere, both families. What must hold, holds. */
@@ -115,8 +116,7 @@ class RandomJobsTest {
             Polygon p = GEOMETRY.createPolygon(new Coordinate[] {c[0], c[1], c[2], c[3], c[0]});
             assertThat(d.plan().outline().buffer(1e-6).covers(p)).isTrue();
             for (var o : d.job().roof().obstructions()) {
-                assertThat(p.distance(RoofPlan.rectangle(o)))
-                        .isGreaterThanOrEqualTo(o.clear().si() - 1e-6);
+                assertThat(p.distance(RoofPlan.footprint(o))).isGreaterThanOrEqualTo(ObstructionKinds.clearM(o) - 1e-6);
             }
             assertThat(numbers.add(m.number())).as("module numbers are unique").isTrue();
         }

@@ -186,7 +186,7 @@ class NetDemandTest {
                 job.site().recordLow(),
                 job.site().designHigh(),
                 other);
-        Job changed = new Job(job.project(), job.roof(), site, job.array(), job.electrical(), List.of());
+        Job changed = new Job(job.project(), job.roof(), job.survey(), site, job.array(), job.electrical(), List.of());
         assertThat(Jobs.SOLVER.problems(changed)).anySatisfy(p -> {
             assertThat(p.path()).isEqualTo("$.site.coefficients");
             assertThat(p.message()).contains("net_coefficients_fenmarsh");

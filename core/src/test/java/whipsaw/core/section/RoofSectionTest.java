@@ -56,7 +56,7 @@ class RoofSectionTest {
     void aCutOverTheWholeRoofMeetsParapetsAtTheirHeightAndEndsWithTheRoof() {
         Design d = Jobs.design("roof.parapets", List.of(Map.of("edge", 1, "height", "0.9 m", "thickness", "0.3 m")));
         RoofSection across = RoofSection.of(d, new CutLine(new Coordinate(-5, 20), new Coordinate(65, 20)));
-        assertThat(across.roof()).containsExactly(new RoofSection.Stretch(5, 65));
+        assertThat(across.roof()).containsExactly(new RoofSection.Stretch(5, 65, 0, 0));
         assertThat(across.solids()).isEmpty();
         RoofSection up = RoofSection.of(d, new CutLine(new Coordinate(30, -5), new Coordinate(30, 45)));
         assertThat(up.solids()).singleElement().satisfies(s -> {

@@ -1,0 +1,101 @@
+package whipsaw.app.drawing;
+
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.PinKinds;
+import whipsaw.core.job.Survey;
+import whipsaw.core.survey.NoWalk;
+import whipsaw.core.units.Show;
+
+/** What a visit pinned to the plan, where nobody may step, and the picture under it all. */
+final class SurveyLayer {
+    private final Design design;
+    private final Svg svg;
+    private final double textM;
+    private final boolean paper;
+
+    SurveyLayer(Design design, Svg svg, double textM, boolean paper) {
+        this.design = design;
+        this.svg = svg;
+        this.textM = textM;
+        this.paper = paper;
+    }
+
+    /** A picture lies under everything, on screen only. */
+    void underlay() {
+        Survey.Underlay u = design.job().survey().underlay();
+        if (u == null || paper) {
+            return;
+        }
+        // pixels count down from the upper left; the picture is turned about its lower left corner
+        svg.raw("<g class=\"layer-underlay\" opacity=\"" + Show.number(u.opacityPct() / 100, 5)
+                + "\"><g transform=\"translate("
+                + Svg.u(u.x().si()) + " " + Svg.u(-u.y().si()) + ") rotate(" + Show.number(-u.turnDeg(), 5) + ") scale("
+                + Show.number(u.metresPerPixel() * 100, 5) + ")\"><image id=\"underlay\" href=\"/pictures/"
+                + Svg.escape(u.picture()) + "\" x=\"0\" y=\"0\" data-picture=\"" + Svg.escape(u.picture())
+                + "\"/></g></g>");
+    }
+
+    void noWalk() {
+        Geometry area = NoWalk.of(design.job(), design.plan());
+        if (area.isEmpty()) {
+            return;
+        }
+        svg.open("g", "class=\"layer-pins\"");
+        svg.raw("<defs><pattern id=\"nowalk-hatch\" width=\"40\" height=\"40\" patternUnits=\"userSpaceOnUse\""
+                + " patternTransform=\"rotate(-45)\"><path class=\"nowalkline\" d=\"M0 0V40\"/></pattern></defs>");
+        for (int i = 0; i < area.getNumGeometries(); i++) {
+            if (area.getGeometryN(i) instanceof Polygon p) {
+                svg.path("class=\"nowalk\" fill=\"url(#nowalk-hatch)\"", ring(p));
+            }
+        }
+        svg.close("g");
+    }
+
+    private static String ring(Polygon p) {
+        Coordinate[] c = p.getExteriorRing().getCoordinates();
+        return Svg.ring(java.util.Arrays.asList(c).subList(0, c.length - 1));
+    }
+
+    void pins() {
+        if (design.job().survey().pins().isEmpty()) {
+            return;
+        }
+        svg.open("g", "class=\"layer-pins\"");
+        double r = textM * 0.55;
+        for (Survey.Pin pin : design.job().survey().pins()) {
+            PinKinds.Kind kind = PinKinds.of(pin);
+            double x = pin.x().si();
+            double y = pin.y().si();
+            String words = pin.kind() + (pin.note().isEmpty() ? "" : ": " + pin.note());
+            svg.open(
+                    "g",
+                    "class=\"pin " + kind.group() + "\""
+                            + (paper
+                                    ? ""
+                                    : " tabindex=\"0\" role=\"button\" data-pin=\"" + Svg.escape(pin.id())
+                                            + "\" aria-label=\"" + Svg.escape(words) + "\""));
+            if (kind.group().equals("hazard")) {
+                svg.path(
+                        "class=\"pinbody\"",
+                        "M" + Svg.point(new Coordinate(x, y + r * 1.3)) + "L"
+                                + Svg.point(new Coordinate(x + r * 1.2, y - r * 0.8)) + "L"
+                                + Svg.point(new Coordinate(x - r * 1.2, y - r * 0.8)) + "Z");
+            } else if (kind.group().equals("access")) {
+                PlanDrawing.rect(svg, "pinbody", x - r, y - r, 2 * r, 2 * r, 0);
+            } else {
+                svg.raw("<circle class=\"pinbody\" cx=\"" + Svg.u(x) + "\" cy=\"" + Svg.u(-y) + "\" r=\"" + Svg.u(r)
+                        + "\"/>");
+            }
+            svg.text(
+                    "class=\"pinmark\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.8) + "\"",
+                    x,
+                    y - textM * (kind.group().equals("hazard") ? 0.34 : 0.28),
+                    kind.mark());
+            svg.close("g");
+        }
+        svg.close("g");
+    }
+}

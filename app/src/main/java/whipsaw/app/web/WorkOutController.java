@@ -1,0 +1,210 @@
+package whipsaw.app.web;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseBody;
+import whipsaw.app.job.JobService;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Problem;
+import whipsaw.core.job.RoofForm;
+import whipsaw.core.roof.EdgeOffsets;
+import whipsaw.core.roof.FormMaker;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Quantity;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitText;
+import whipsaw.core.units.UnitTextException;
+
+/**
+ * What somebody asks for in the words of the trade, as changes to the job: a place from two edges, a form of roof, a
+ * thing repeated. Nothing is stored here; the page sends the changes on.
+ */
+@Controller
+public class WorkOutController {
+    private static final int MOST_COPIES = 400;
+
+    private final JobService jobs;
+
+    public WorkOutController(JobService jobs) {
+        this.jobs = jobs;
+    }
+
+    /** Changes that come to what is asked. */
+    @PostMapping(path = "/jobs/{slug}/work-out", consumes = "application/json")
+    @ResponseBody
+    public Map<String, Object> workOut(@PathVariable String slug, @RequestBody Map<String, Object> body) {
+        Design design = jobs.open(slug).design();
+        List<Object> changes =
+                switch (String.valueOf(body.get("what"))) {
+                    case "place" -> place(design, text(body, "id"), text(body, "text"));
+                    case "form" -> form(design, body);
+                    case "repeat" -> repeat(design, body);
+                    default -> throw new JobController.DocumentPatchProblem(
+                            "'" + body.get("what") + "' cannot be worked out");
+                };
+        return Map.of("changes", changes);
+    }
+
+    private static String text(Map<String, Object> body, String key) {
+        Object value = body.get(key);
+        return value == null ? "" : String.valueOf(value).strip();
+    }
+
+    private static Map<String, Object> set(String path, Object value) {
+        return Map.of("op", "set", "path", path, "value", value);
+    }
+
+    static JobService.Refused refused(String path, String label, String value, String message) {
+        return new JobService.Refused(List.of(new Problem(path, label, value, message)));
+    }
+
+    private static Unit roofUnit(Design design) {
+        return Dimension.ROOF_LENGTH.unit(design.job().project().units());
+    }
+
+    /** A length in the unit of the job, to a tenth of a millimetre. */
+    private static String typed(Design design, double metres) {
+        Unit unit = roofUnit(design);
+        return Show.number(unit.fromSi(metres), 5) + " " + unit.symbol();
+    }
+
+    private static Job.Obstruction thing(Design design, String id) {
+        return design.job().roof().obstructions().stream()
+                .filter(o -> o.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> refused("$.roof.obstructions", "Obstruction", id, "is not on this roof any more"));
+    }
+
+    private static List<Object> place(Design design, String id, String text) {
+        String path = "$.roof.obstructions[id=" + id + "]";
+        Job.Obstruction thing = thing(design, id);
+        if (text.isEmpty()) {
+            return List.of(Map.of("op", "remove", "path", path + ".measured"));
+        }
+        try {
+            List<EdgeOffsets.Offset> offsets = EdgeOffsets.read(text, design.plan(), roofUnit(design));
+            Coordinate at = EdgeOffsets.place(offsets, thing, design.plan());
+            return List.of(
+                    set(path + ".x", typed(design, at.x)),
+                    set(path + ".y", typed(design, at.y)),
+                    set(path + ".measured", text));
+        } catch (EdgeOffsets.NoPlace e) {
+            throw refused(path + ".measured", "From two edges", text, e.getMessage());
+        }
+    }
+
+    private static List<Object> form(Design design, Map<String, Object> body) {
+        String kind = text(body, "kind");
+        if (kind.equals("flat")) {
+            return List.of(Map.of("op", "remove", "path", "$.roof.form"));
+        }
+        String steepness = text(body, "steepness");
+        if (kind.equals("hipped")) {
+            return List.of(set("$.roof.form", Map.of("kind", "hipped", "slope", steepness)));
+        }
+        try {
+            FormMaker.Kind known = FormMaker.Kind.valueOf(kind.toUpperCase(Locale.ROOT));
+            RoofForm.Folded form = FormMaker.of(
+                    known, whole(body, "edge"), steepness, whole(body, "count"), design.plan(), roofUnit(design));
+            List<Object> folds = new ArrayList<>();
+            form.folds()
+                    .forEach(f -> folds.add(Map.of(
+                            "across", f.across().typed(), "height", f.height().typed())));
+            return List.of(set("$.roof.form", Map.of("kind", "folded", "edge", form.edge(), "folds", folds)));
+        } catch (IllegalArgumentException e) {
+            throw refused("$.roof.form", "Form of the roof", kind + " " + steepness, e.getMessage());
+        }
+    }
+
+    private static int whole(Map<String, Object> body, String key) {
+        try {
+            return Integer.parseInt(text(body, key));
+        } catch (NumberFormatException e) {
+            throw refused("$." + key, key, text(body, key), "is no whole number: for example 2");
+        }
+    }
+
+    /** Copies side by side and one above the other, at a spacing from centre to centre. */
+    private static List<Object> repeat(Design design, Map<String, Object> body) {
+        Job.Obstruction first = thing(design, text(body, "id"));
+        int columns = whole(body, "columns");
+        int rows = whole(body, "rows");
+        if (columns < 1 || rows < 1 || (long) columns * rows > MOST_COPIES || columns * rows == 1) {
+            throw refused(
+                    "$.columns",
+                    "Copies",
+                    columns + " by " + rows,
+                    "is not allowed: 2 to " + MOST_COPIES + " in all, for example 4 by 2");
+        }
+        double dx = columns > 1 ? spacing(design, body, "alongX") : 0;
+        double dy = rows > 1 ? spacing(design, body, "alongY") : 0;
+        Map<String, Object> written = written(design, first.id());
+        List<Object> changes = new ArrayList<>();
+        for (int row = 0; row < rows; row++) {
+            for (int column = 0; column < columns; column++) {
+                int n = row * columns + column;
+                if (n == 0) {
+                    continue;
+                }
+                Map<String, Object> copy = new LinkedHashMap<>(written);
+                copy.remove("measured");
+                copy.put("id", freeId(design, first.id(), n));
+                copy.put("name", named(first.name(), n));
+                copy.put("x", typed(design, first.x().si() + column * dx));
+                copy.put("y", typed(design, first.y().si() + row * dy));
+                changes.add(Map.of("op", "append", "path", "$.roof.obstructions", "value", copy));
+            }
+        }
+        return changes;
+    }
+
+    private static double spacing(Design design, Map<String, Object> body, String key) {
+        try {
+            Measure m = UnitText.parse(text(body, key), Quantity.LENGTH, roofUnit(design));
+            return m.si();
+        } catch (UnitTextException e) {
+            throw refused(
+                    "$." + key, "Spacing", text(body, key), e.getMessage() + ", for example 3 m; - for the other way");
+        }
+    }
+
+    @SuppressWarnings("unchecked")
+    private static Map<String, Object> written(Design design, String id) {
+        Map<String, Object> roof =
+                (Map<String, Object>) JobWriter.write(design.job()).get("roof");
+        for (Object o : (List<Object>) roof.get("obstructions")) {
+            if (((Map<String, Object>) o).get("id").equals(id)) {
+                return (Map<String, Object>) o;
+            }
+        }
+        throw new IllegalStateException(id);
+    }
+
+    private static String freeId(Design design, String id, int n) {
+        String base = id.length() > 28 ? id.substring(0, 28) : id;
+        String wanted = base + "-" + (n + 1);
+        boolean taken = design.job().roof().obstructions().stream().anyMatch(o -> o.id().equals(wanted));
+        return taken ? base + "-" + Long.toString(System.nanoTime() & 0xffffff, 36) + "-" + n : wanted;
+    }
+
+    /** Skylight 1 goes on as Skylight 2; a name without a number gets one. */
+    private static String named(String name, int n) {
+        String stem = name.replaceAll("\\s*\\d{1,4}$", "");
+        String digits = name.substring(stem.length()).strip();
+        int from = digits.isEmpty() ? 1 : Integer.parseInt(digits);
+        String cut = stem.length() > 50 ? stem.substring(0, 50) : stem;
+        return cut + " " + (from + n);
+    }
+}

@@ -1,0 +1,39 @@
+// What is asked for in the words of the trade, worked out by the server as changes to the job.
+import { token } from "./token.js";
+
+/** Changes that come to what is asked; null after the problems were told. */
+export async function workOut(slug, asked, problems) {
+  const answer = await fetch(`/jobs/${slug}/work-out`, {
+    method: "POST",
+    headers: { "Content-Type": "application/json", Accept: "application/json", ...token() },
+    body: JSON.stringify(asked),
+  });
+  const told = await answer.json();
+  if (answer.ok) return told.changes;
+  problems(told.problems);
+  return null;
+}
+
+/** Small forms of the entry side: a form of roof, a thing repeated, a note on a bay. */
+export function startMakers(slug, change) {
+  const asks = {
+    "form-maker": (values) => ({ what: "form", ...values }),
+    repeat: (values) => ({ what: "repeat", ...values }),
+  };
+  for (const [id, ask] of Object.entries(asks)) {
+    document.getElementById(id)?.addEventListener("submit", async (event) => {
+      event.preventDefault();
+      const form = event.target;
+      const fault = form.querySelector(".fault");
+      fault.textContent = "";
+      const values = Object.fromEntries(new FormData(form));
+      const changes = await workOut(slug(), ask(values), (list) => (fault.textContent = list.map((p) => `${p.message}.`).join(" ")));
+      if (changes?.length) change(changes);
+    });
+  }
+  document.getElementById("bay-note")?.addEventListener("submit", (event) => {
+    event.preventDefault();
+    const bay = new FormData(event.target).get("bay");
+    change([{ op: "set", path: `$.roof.bayNotes[bay=${bay}].ponds`, value: false }]);
+  });
+}

@@ -1,0 +1,2 @@
+/** Data files that ship with the core: rows of comma-separated values by column name. */
+package whipsaw.core.data;

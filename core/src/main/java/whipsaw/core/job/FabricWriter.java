@@ -1,0 +1,74 @@
+package whipsaw.core.job;
+
+import whipsaw.core.units.Quantity;
+
+/** Writes how a roof rises and what it is made of, where anything is known of it. */
+final class FabricWriter {
+    private FabricWriter() {}
+
+    static void into(Tree roof, Fabric fabric) {
+        if (!fabric.flat()) {
+            roof.put("form", form(fabric.form()));
+        }
+        if (!fabric.buildUps().isEmpty()) {
+            roof.put("buildUps", Tree.list(fabric.buildUps(), FabricWriter::buildUp));
+        }
+        if (!fabric.bayNotes().isEmpty()) {
+            roof.put("bayNotes", Tree.list(fabric.bayNotes(), FabricWriter::bayNote));
+        }
+    }
+
+    private static Object form(RoofForm form) {
+        Tree doc = new Tree();
+        if (form instanceof RoofForm.Folded folded) {
+            doc.put("kind", "folded").put("edge", folded.edge()).put("folds", Tree.list(folded.folds(), f -> new Tree()
+                    .length("across", f.across())
+                    .length("height", f.height())
+                    .map));
+        } else if (form instanceof RoofForm.Hipped hipped) {
+            doc.put("kind", "hipped").measure("slope", hipped.slope(), Quantity.ANGLE);
+        } else if (form instanceof RoofForm.Faces faces) {
+            doc.put("kind", "faces").put("faces", Tree.list(faces.faces(), f -> new Tree()
+                    .put("corners", Tree.list(f.corners(), RoofWriter::corner))
+                    .measure("slope", f.slope(), Quantity.ANGLE)
+                    .measure("fallsTo", f.fallsTo(), Quantity.ANGLE)
+                    .length("low", f.low())
+                    .map));
+        }
+        return doc.map;
+    }
+
+    private static Object buildUp(Fabric.BuildUp b) {
+        Fabric.Sheet s = b.sheet();
+        Fabric.Deck d = b.deck();
+        return new Tree()
+                .put("face", b.face())
+                .length("ribPitch", s.pitch())
+                .length("ribTop", s.ribTop())
+                .length("ribHeight", s.ribHeight())
+                .length("firstRib", s.firstRib())
+                .length("thickness", s.thickness())
+                .text("material", s.material())
+                .text("coating", s.coating())
+                .spacings("screws", s.screws())
+                .spacings("purlins", b.purlins())
+                .text("purlinSection", b.purlinSection())
+                .spacings("joists", b.joists())
+                .text("deck", d.deck())
+                .text("insulation", d.insulation())
+                .length("insulationThickness", d.insulationThickness())
+                .measure("strength", d.strength(), Quantity.PRESSURE)
+                .map;
+    }
+
+    private static Object bayNote(Fabric.BayNote n) {
+        return new Tree()
+                .put("bay", n.bay())
+                .measure("fall", n.fall(), Quantity.ANGLE)
+                .measure("fallsTo", n.fallsTo(), Quantity.ANGLE)
+                .measure("undulation", n.undulation(), Quantity.ANGLE)
+                .put("ponds", n.ponds())
+                .text("note", n.note())
+                .map;
+    }
+}

@@ -1,0 +1,59 @@
+package whipsaw.core.job;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.data.CsvRows;
+
+/** Kinds of things on a roof with the rule of each; the rules are this product's own and can be overridden at each thing. */
+public final class ObstructionKinds {
+    /** Kind of a thing nobody has said more about. */
+    public static final String USUAL = "plant";
+
+    /**
+     * @param clearM distance kept to modules
+     * @param mark letter or sign on the drawing
+     */
+    public record Kind(
+            String name, double clearM, boolean shades, boolean fragile, boolean exhaust, String mark, String reason) {}
+
+    private static final Map<String, Kind> KINDS = new LinkedHashMap<>();
+
+    static {
+        for (Map<String, String> row : CsvRows.shipped("survey/obstruction-kinds.csv")) {
+            KINDS.put(
+                    row.get("kind"),
+                    new Kind(
+                            row.get("kind"),
+                            CsvRows.number(row, "clear_m"),
+                            row.get("shades").equals("yes"),
+                            row.get("fragile").equals("yes"),
+                            row.get("exhaust").equals("yes"),
+                            row.get("mark"),
+                            row.get("reason")));
+        }
+    }
+
+    private ObstructionKinds() {}
+
+    public static List<String> names() {
+        return List.copyOf(KINDS.keySet());
+    }
+
+    public static Kind of(Job.Obstruction o) {
+        return KINDS.get(o.kind());
+    }
+
+    /** Distance kept to modules: as stated, or by the rule of the kind. */
+    public static double clearM(Job.Obstruction o) {
+        return o.clear() == null ? of(o).clearM() : o.clear().si();
+    }
+
+    public static boolean shades(Job.Obstruction o) {
+        return o.conduct().shades() == null ? of(o).shades() : o.conduct().shades();
+    }
+
+    public static boolean fragile(Job.Obstruction o) {
+        return o.conduct().fragile() == null ? of(o).fragile() : o.conduct().fragile();
+    }
+}

@@ -1,0 +1,142 @@
+package whipsaw.core.job;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.units.Measure;
+
+/**
+ * What a visit found beside the shape of the roof.
+ *
+ * @param answers by the id of the question
+ * @param pins marks on the plan
+ * @param unseen whether the array must not be seen from any viewer
+ * @param underlay a picture under the plan, or null
+ */
+public record Survey(
+        Map<String, Answer> answers,
+        List<Pin> pins,
+        List<Route> routes,
+        List<Viewer> viewers,
+        boolean unseen,
+        List<Occupant> occupants,
+        Underlay underlay) {
+
+    /** Nobody has been there. */
+    public static final Survey NONE = new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null);
+
+    public Survey {
+        answers = Map.copyOf(answers);
+        pins = List.copyOf(pins);
+        routes = List.copyOf(routes);
+        viewers = List.copyOf(viewers);
+        occupants = List.copyOf(occupants);
+    }
+
+    /** The text of an answer, or empty. */
+    public String text(String question) {
+        Answer answer = answers.get(question);
+        return answer == null ? "" : answer.typed();
+    }
+
+    /** The number of an answer in SI, or NaN. */
+    public double number(String question) {
+        Answer answer = answers.get(question);
+        return answer == null ? Double.NaN : answer.si();
+    }
+
+    public boolean yes(String question) {
+        return text(question).equals("yes");
+    }
+
+    /** How an answer is known. */
+    public enum How {
+        MEASURED,
+        TOLD,
+        ASSUMED;
+
+        /** As documents write it. */
+        public String key() {
+            return name().toLowerCase(java.util.Locale.ROOT);
+        }
+    }
+
+    /**
+     * @param si value of a number or dimension, NaN of a text
+     * @param by who found it, may be empty
+     * @param on when, or null
+     */
+    public record Answer(String typed, double si, How how, String by, LocalDate on) {}
+
+    /**
+     * A mark on the plan: a hazard, old damage, a way up, a place for lifting, a point of the electrical service.
+     *
+     * @param reach of a machine or hoist, or null
+     * @param load it lifts or bears, or null
+     * @param photos ids of pictures
+     */
+    public record Pin(
+            String id,
+            String kind,
+            Measure x,
+            Measure y,
+            String note,
+            Measure reach,
+            Measure load,
+            String by,
+            LocalDate seen,
+            List<String> photos) {
+        public Pin {
+            photos = List.copyOf(photos);
+        }
+    }
+
+    /** A way for cables that is there. */
+    public record Route(String id, String name, String note, List<RouteLeg> legs) {
+        public Route {
+            legs = List.copyOf(legs);
+        }
+
+        public double lengthM() {
+            return legs.stream().mapToDouble(l -> l.length().si()).sum();
+        }
+    }
+
+    /** @param vertical a rise or drop */
+    public record RouteLeg(String name, boolean vertical, Measure length) {}
+
+    /**
+     * Somebody looking at the roof.
+     *
+     * @param eye above the ground where they stand
+     * @param ground there above the building's ground
+     */
+    public record Viewer(String id, String name, Measure x, Measure y, Measure eye, Measure ground) {}
+
+    /**
+     * Use of electricity.
+     *
+     * @param kw mean power of each hour of the day, 24 of them
+     * @param source where the figures come from
+     */
+    public record Occupant(String id, String name, String meter, List<Double> kw, String source) {
+        public Occupant {
+            kw = List.copyOf(kw);
+        }
+
+        public double kwhPerDay() {
+            return kw.stream().mapToDouble(Double::doubleValue).sum();
+        }
+    }
+
+    /**
+     * A picture on the plan.
+     *
+     * @param x of its lower left corner
+     * @param metresPerPixel scale
+     * @param turnDeg anticlockwise about that corner
+     * @param opacityPct how strongly it shows
+     */
+    public record Underlay(
+            String picture, Measure x, Measure y, double metresPerPixel, double turnDeg, double opacityPct) {}
+}

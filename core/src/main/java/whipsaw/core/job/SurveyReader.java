@@ -1,0 +1,140 @@
+package whipsaw.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.units.Measure;
+
+/** Reads what a visit found. */
+final class SurveyReader {
+    private static final int MOST = 500;
+    private static final int HOURS = 24;
+
+    private SurveyReader() {}
+
+    static Survey survey(Doc doc) {
+        Map<String, Survey.Answer> answers = new LinkedHashMap<>();
+        Doc given = doc.objectOrNull("answers", "Answers");
+        if (given != null) {
+            for (SurveyQuestion q : SurveyQuestion.all()) {
+                if (q.kind() != SurveyQuestion.Kind.PATH && given.has(q.id())) {
+                    Doc answer = given.object(q.id(), q.label());
+                    if (answer != null) {
+                        answers.put(q.id(), answer(answer, q));
+                        answer.done();
+                    }
+                }
+            }
+            given.done();
+        }
+        List<Survey.Pin> pins = new ArrayList<>();
+        for (Doc p : doc.objects("pins", "Pins", MOST)) {
+            pins.add(pin(p));
+            p.done();
+        }
+        List<Survey.Route> routes = new ArrayList<>();
+        for (Doc r : doc.objects("routes", "Ways for cables", MOST)) {
+            routes.add(route(r));
+            r.done();
+        }
+        List<Survey.Viewer> viewers = new ArrayList<>();
+        for (Doc v : doc.objects("viewers", "Viewers", 50)) {
+            viewers.add(new Survey.Viewer(
+                    v.text("id", "Id", 40),
+                    v.text("name", "Name of the viewer", 60),
+                    v.measure("x", Fields.FAR_COORDINATE),
+                    v.measure("y", Fields.FAR_COORDINATE),
+                    v.measure("eye", Fields.EYE),
+                    v.measure("ground", Fields.GROUND)));
+            v.done();
+        }
+        List<Survey.Occupant> occupants = new ArrayList<>();
+        for (Doc o : doc.objects("occupants", "Occupants", 50)) {
+            occupants.add(new Survey.Occupant(
+                    o.text("id", "Id", 40),
+                    o.text("name", "Name of the occupant", 80),
+                    o.textOrEmpty("meter", "Meter", 40),
+                    o.numbers("kw", "Power by the hour, kW", HOURS, 0, 100_000),
+                    o.textOrEmpty("source", "Source", 160)));
+            o.done();
+        }
+        return new Survey(
+                answers,
+                pins,
+                routes,
+                viewers,
+                doc.flag("unseen", "Must not be seen", false),
+                occupants,
+                underlay(doc));
+    }
+
+    private static Survey.Answer answer(Doc a, SurveyQuestion q) {
+        String how = a.has("how") ? a.choice("how", q.label(), List.of("measured", "told", "assumed")) : "told";
+        Survey.How known = Survey.How.valueOf(how.toUpperCase(java.util.Locale.ROOT));
+        double si = Double.NaN;
+        String typed = "";
+        switch (q.kind()) {
+            case DIMENSION -> {
+                Measure m = a.measure("value", q.field());
+                typed = m.typed();
+                si = m.si();
+                known = m.assumed() ? Survey.How.ASSUMED : known;
+            }
+            case NUMBER -> {
+                si = a.number("value", q.label(), q.least(), q.most());
+                typed = si == Math.rint(si) ? String.valueOf((long) si) : String.valueOf(si);
+            }
+            case CHOICE, YES_NO -> typed = a.choice("value", q.label(), q.options());
+            case DATE -> typed = String.valueOf(a.date("value", q.label()));
+            default -> typed = a.text("value", q.label(), 300);
+        }
+        return new Survey.Answer(typed, si, known, a.textOrEmpty("by", "Found by", 80), a.dateOrNull("on", "Found on"));
+    }
+
+    private static Survey.Pin pin(Doc p) {
+        return new Survey.Pin(
+                p.text("id", "Id", 40),
+                p.choice("kind", "Kind of pin", PinKinds.names()),
+                p.measure("x", Fields.COORDINATE),
+                p.measure("y", Fields.COORDINATE),
+                p.textOrEmpty("note", "Note", 300),
+                p.measureOrNull("reach", Fields.REACH),
+                p.measureOrNull("load", Fields.LIFTS),
+                p.textOrEmpty("by", "Seen by", 80),
+                p.dateOrNull("seen", "Seen on"),
+                p.texts("photos", "Photographs", 20, 80));
+    }
+
+    private static Survey.Route route(Doc r) {
+        List<Survey.RouteLeg> legs = new ArrayList<>();
+        for (Doc leg : r.objects("legs", "Legs", 50)) {
+            legs.add(new Survey.RouteLeg(
+                    leg.text("name", "Name of the leg", 60),
+                    leg.flag("vertical", "Rise or drop", false),
+                    leg.measure("length", Fields.LEG)));
+            leg.done();
+        }
+        return new Survey.Route(
+                r.text("id", "Id", 40),
+                r.text("name", "Name of the way", 80),
+                r.textOrEmpty("note", "Note", 200),
+                legs);
+    }
+
+    private static Survey.Underlay underlay(Doc doc) {
+        Doc u = doc.objectOrNull("underlay", "Picture under the plan");
+        if (u == null) {
+            return null;
+        }
+        Survey.Underlay result = new Survey.Underlay(
+                u.text("picture", "Picture", 80),
+                u.measure("x", Fields.COORDINATE),
+                u.measure("y", Fields.COORDINATE),
+                u.number("metresPerPixel", "Scale", 1e-5, 10),
+                u.number("turnDeg", "Turn", -360, 360),
+                u.number("opacityPct", "Strength, %", 5, 100));
+        u.done();
+        return result;
+    }
+}

@@ -1,0 +1,98 @@
+package whipsaw.core.job;
+
+import whipsaw.core.units.Quantity;
+
+/** Writes what a visit found. */
+final class SurveyWriter {
+    private SurveyWriter() {}
+
+    static Object survey(Survey survey) {
+        Tree answers = new Tree();
+        for (SurveyQuestion q : SurveyQuestion.all()) {
+            Survey.Answer a = survey.answers().get(q.id());
+            if (a != null) {
+                answers.put(q.id(), answer(a, q));
+            }
+        }
+        Tree doc = new Tree();
+        doc.put("answers", answers.map);
+        doc.put("pins", Tree.list(survey.pins(), SurveyWriter::pin));
+        doc.put("routes", Tree.list(survey.routes(), SurveyWriter::route));
+        doc.put("viewers", Tree.list(survey.viewers(), v -> new Tree()
+                .put("id", v.id())
+                .put("name", v.name())
+                .length("x", v.x())
+                .length("y", v.y())
+                .length("eye", v.eye())
+                .length("ground", v.ground())
+                .map));
+        doc.put("unseen", survey.unseen());
+        doc.put("occupants", Tree.list(survey.occupants(), o -> new Tree()
+                .put("id", o.id())
+                .put("name", o.name())
+                .text("meter", o.meter())
+                .put("kw", o.kw())
+                .text("source", o.source())
+                .map));
+        Survey.Underlay u = survey.underlay();
+        if (u != null) {
+            doc.put(
+                    "underlay",
+                    new Tree()
+                            .put("picture", u.picture())
+                            .length("x", u.x())
+                            .length("y", u.y())
+                            .put("metresPerPixel", u.metresPerPixel())
+                            .put("turnDeg", u.turnDeg())
+                            .put("opacityPct", u.opacityPct())
+                            .map);
+        }
+        return doc.map;
+    }
+
+    private static Object answer(Survey.Answer a, SurveyQuestion q) {
+        Tree doc = new Tree();
+        switch (q.kind()) {
+            case DIMENSION -> doc.put(
+                    "value",
+                    new Tree()
+                            .put("typed", a.typed())
+                            .put(q.dimension().quantity().siKey(), a.si())
+                            .map);
+            case NUMBER -> doc.put("value", a.si());
+            default -> doc.put("value", a.typed());
+        }
+        return doc.put("how", a.how().key())
+                .text("by", a.by())
+                .put("on", a.on() == null ? null : a.on().toString())
+                .map;
+    }
+
+    private static Object pin(Survey.Pin p) {
+        return new Tree()
+                .put("id", p.id())
+                .put("kind", p.kind())
+                .length("x", p.x())
+                .length("y", p.y())
+                .text("note", p.note())
+                .length("reach", p.reach())
+                .measure("load", p.load(), Quantity.MASS)
+                .text("by", p.by())
+                .put("seen", p.seen() == null ? null : p.seen().toString())
+                .put("photos", p.photos().isEmpty() ? null : p.photos())
+                .map;
+    }
+
+    private static Object route(Survey.Route r) {
+        return new Tree()
+                .put("id", r.id())
+                .put("name", r.name())
+                .text("note", r.note())
+                .put("legs", Tree.list(r.legs(), leg -> new Tree()
+                        .put("name", leg.name())
+                        .put("vertical", leg.vertical())
+                        .length("length", leg.length())
+                        .map))
+                .map;
+    }
+}

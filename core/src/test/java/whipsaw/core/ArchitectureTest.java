@@ -35,7 +35,7 @@ class ArchitectureTest {
     @Test
     void noStageReadsALaterOne() {
         String[] stages = {
-            "roof", "site", "array", "holddown", "circuit", "run", "structure", "build", "design", "section"
+            "roof", "site", "array", "holddown", "circuit", "run", "structure", "build", "survey", "design", "section"
         };
         for (int i = 0; i < stages.length; i++) {
             for (int later = i + 1; later < stages.length; later++) {

@@ -42,6 +42,7 @@ final class DesignChecks {
         all.siteGiven();
         all.ballast();
         all.roofLoad();
+        all.checks.addAll(SurveyChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design));
         return all.checks;
     }
@@ -113,7 +114,7 @@ final class DesignChecks {
     }
 
     private void placed() {
-        if (design.layout().modules().isEmpty()) {
+        if (design.layout().modules().isEmpty() && job.roof().takesTrays()) {
             checks.add(Check.stated(
                     "array.placed",
                     "Modules placed",

@@ -35,6 +35,8 @@ public final class Figures {
         return switch (kind) {
             case "survey.closure" -> design.plan().tape() == null ? null : SiteFigures.closure(design);
             case "survey.fit" -> design.plan().fit() == null ? null : SurveyFigures.fit(design);
+            case "survey.found" -> SurveyFigures.found(design, place);
+            case "survey.sight" -> design.job().survey().viewers().isEmpty() ? null : SurveyFigures.sight(design);
             case "site.qh" -> SiteFigures.windPressure(design, tables);
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
@@ -92,6 +94,7 @@ public final class Figures {
         List<String> keys = new ArrayList<>(List.of(
                 "survey.closure",
                 "survey.fit",
+                "survey.sight",
                 "site.qh",
                 "site.snow",
                 "array.gap",

@@ -1,9 +1,12 @@
 package whipsaw.core.figure;
 
+import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Survey;
 import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeFit;
+import whipsaw.core.survey.SightLines;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -64,5 +67,87 @@ final class SurveyFigures {
         return w.note(
                         "Corner 1 is where edge 1 begins. A tape that nothing checks shows no difference and can hide any error.")
                 .build();
+    }
+
+    /** What a survey found against the rule it is judged by; null when there is no such check. */
+    static Working found(Design design, String id) {
+        for (Check c : design.checks()) {
+            if (c.id().equals(id)) {
+                return Working.of("survey.found/" + id, c.title(), c.verdict().words())
+                        .step(
+                                "",
+                                c.title(),
+                                "{found} against {wanted}",
+                                c.verdict().words(),
+                                c.source(),
+                                Term.computed(
+                                        "found", "as surveyed or as it follows from the survey", c.demand(), null),
+                                Term.byRule("wanted", "by the rule", c.capacity(), c.source()))
+                        .note(c.remark())
+                        .build();
+            }
+        }
+        return null;
+    }
+
+    /** Every viewer's line over every parapet they look over. */
+    static Working sight(Design design) {
+        UnitSystem units = design.job().project().units();
+        SightLines lines = SightLines.of(design.job(), design.plan(), design.layout());
+        double high = design.layout().highEdgeM();
+        Working.Builder w = Working.of(
+                "survey.sight",
+                "Sight lines from the ground",
+                lines.seen().size() + " of " + design.layout().modules().size() + " modules seen");
+        for (SightLines.View view : lines.views()) {
+            Survey.Viewer v = view.viewer();
+            for (SightLines.Over over : view.over()) {
+                double parapet = over.line().parapetM();
+                w.step(
+                        "s",
+                        v.name() + ": least set-back from edge " + over.edge() + " that hides the upper edge",
+                        "({z} - {h_p}) / {m}, {m} = ({H} + {h_p} - {e} - {g}) / {D}",
+                        Double.isNaN(over.setbackM())
+                                ? "none hides it"
+                                : Show.both(units, Dimension.ROOF_LENGTH, over.setbackM()),
+                        "similar triangles, square to the edge",
+                        Term.computed("z", "upper edge above the roof", length(units, high), "array.gap"),
+                        Term.given("h_p", "parapet", length(units, parapet), null),
+                        Term.given(
+                                "H",
+                                "roof above ground",
+                                length(units, design.job().roof().height().si()),
+                                design.job().roof().height()),
+                        Term.given(
+                                "e",
+                                "eye above its ground",
+                                length(units, v.eye().si()),
+                                v.eye()),
+                        Term.given(
+                                "g",
+                                "that ground above the building's",
+                                length(units, v.ground().si()),
+                                v.ground()),
+                        Term.computed("D", "eye from the edge", length(units, over.distanceM()), null),
+                        Term.computed(
+                                "m",
+                                "slope of the line",
+                                Show.number(over.line().slope(), 4),
+                                null));
+            }
+            w.step(
+                    "",
+                    "modules of which " + v.name() + " sees something",
+                    "corners above every line they are looked at over",
+                    String.valueOf(view.seen().size()),
+                    "");
+        }
+        return w.note("Only parapets hide: nothing beside the building, no plant. Their thickness is neglected.")
+                .note("Photographs from the places themselves are asked for by most planners.")
+                .build();
+    }
+
+    private static String length(UnitSystem units, double m) {
+        return Show.in(units, Dimension.ROOF_LENGTH, m);
     }
 }

@@ -1,0 +1,358 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Place;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.job.Fabric;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Survey;
+import whipsaw.core.roof.EdgeOffsets;
+import whipsaw.core.roof.RoofFace;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.SheetLines;
+import whipsaw.core.survey.SightLines;
+import whipsaw.core.survey.SurveyRules;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** What a survey found that stops the job, or that the rest of the job contradicts. */
+final class SurveyChecks {
+    private static final List<String> ASCE_ROUGH_TO_OPEN = List.of("B", "C", "D");
+    private static final List<String> EN_ROUGH_TO_OPEN = List.of("IV", "III", "II", "I", "0");
+
+    private final Design design;
+    private final Job job;
+    private final Survey survey;
+    private final UnitSystem units;
+    private final List<Check> checks = new ArrayList<>();
+
+    private SurveyChecks(Design design) {
+        this.design = design;
+        this.job = design.job();
+        this.survey = job.survey();
+        this.units = job.project().units();
+    }
+
+    static List<Check> of(Design design) {
+        SurveyChecks all = new SurveyChecks(design);
+        all.method();
+        all.covering();
+        all.offsets();
+        all.purlins();
+        all.bays();
+        all.terrain();
+        all.electrical();
+        all.unseen();
+        return all.checks;
+    }
+
+    private void stated(
+            String id, String title, String found, String wanted, Verdict verdict, String rule, String remark) {
+        stated(id, title, found, wanted, verdict, null, rule, remark);
+    }
+
+    private void stated(
+            String id,
+            String title,
+            String found,
+            String wanted,
+            Verdict verdict,
+            Place place,
+            String rule,
+            String remark) {
+        checks.add(new Check(id, title, found, wanted, Double.NaN, verdict, place, rule, "survey.found/" + id, remark));
+    }
+
+    private String length(double m) {
+        return Show.both(units, Dimension.ROOF_LENGTH, m);
+    }
+
+    /** Ballasted trays are all this version can hold down. */
+    private void method() {
+        if (!job.roof().takesTrays()) {
+            stated(
+                    "array.method",
+                    "Array on this roof",
+                    job.roof().covering() + (job.roof().fabric().flat() ? "" : ", pitched"),
+                    "a hold-down for it",
+                    Verdict.NOT_ESTABLISHED,
+                    "ballasted trays stand on flat membranes only",
+                    "surveyed and drawn; clamps and rails on metal are not designed yet, so no modules are placed, and"
+                            + " wind and snow on its faces are not established");
+        }
+    }
+
+    private void covering() {
+        String state = survey.text("coverState");
+        if (state.equals("leaking") || state.equals("to be replaced")) {
+            stated(
+                    "survey.cover-state",
+                    "State of the covering",
+                    state,
+                    "sound",
+                    Verdict.FAILS,
+                    "an old roof is replaced first, not afterwards",
+                    "mend or replace it before anything is set down");
+        }
+        double age = survey.number("coverAge");
+        if (Double.isNaN(age)) {
+            return;
+        }
+        SurveyRules.Rule life = SurveyRules.of("life_" + job.roof().covering());
+        double array = SurveyRules.value("array_life");
+        boolean over = age >= life.value();
+        if (over || age + array > life.value()) {
+            stated(
+                    "survey.cover-age",
+                    "Age of the covering",
+                    Show.number(age, 0) + " years",
+                    "a life of " + Show.number(life.value(), 0) + " years, the array's " + Show.number(array, 0)
+                            + " still to come",
+                    over ? Verdict.FAILS : Verdict.CLOSE,
+                    life.source(),
+                    over
+                            ? "at the end of its life: replace it first, or have its maker say how long it lasts"
+                            : "ends before the array does: price taking the array up once, or replace it first");
+        }
+    }
+
+    /** Things that were measured from two edges and do not lie there any more. */
+    private void offsets() {
+        double allowed = SurveyRules.value("offset_agrees");
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            if (o.footprint().measured().isEmpty()) {
+                continue;
+            }
+            double off;
+            try {
+                Coordinate at = EdgeOffsets.place(
+                        EdgeOffsets.read(o.footprint().measured(), design.plan(), Dimension.ROOF_LENGTH.unit(units)),
+                        o,
+                        design.plan());
+                off = at.distance(new Coordinate(o.x().si(), o.y().si()));
+            } catch (EdgeOffsets.NoPlace e) {
+                stated(
+                        "survey.offset-" + o.id(),
+                        o.name() + " where it was measured",
+                        o.footprint().measured(),
+                        "edges that are there",
+                        Verdict.NOT_ESTABLISHED,
+                        "measured from two edges",
+                        e.getMessage());
+                continue;
+            }
+            if (off > allowed) {
+                stated(
+                        "survey.offset-" + o.id(),
+                        o.name() + " where it was measured",
+                        length(off) + " off",
+                        length(allowed),
+                        Verdict.FAILS,
+                        "measured: " + o.footprint().measured(),
+                        "the outline or the thing changed since: enter the distances again");
+            }
+        }
+    }
+
+    /** Purlin spacings that do not add up to the slope they lie on. */
+    private void purlins() {
+        double allowed = SurveyRules.value("purlins_agree");
+        for (RoofFace face : design.plan().faces().faces()) {
+            SheetLines lines = SheetLines.of(face, job.roof().fabric());
+            if (lines.buildUp() == null || lines.buildUp().purlins() == null) {
+                continue;
+            }
+            double gap = lines.purlinGapM();
+            boolean beyond = gap < -allowed;
+            boolean missing = gap > lines.buildUp().purlins().largestM() + allowed;
+            if (beyond || missing) {
+                stated(
+                        "survey.purlins-" + face.number(),
+                        "Purlins of face " + face.number(),
+                        length(lines.purlinsEndM()) + " in all",
+                        length(face.slopeLengthM()) + " up the slope",
+                        Verdict.FAILS,
+                        "spacings add up to the slope",
+                        beyond
+                                ? "they go on beyond the top: a spacing was counted twice or the slope is longer"
+                                : "more than one spacing is missing below the top: count them again");
+            }
+        }
+    }
+
+    private void bays() {
+        SurveyRules.Rule most = SurveyRules.of("undulation_most");
+        for (Fabric.BayNote n : job.roof().fabric().bayNotes()) {
+            Place place = bay(n.bay());
+            if (place == null) {
+                stated(
+                        "survey.bay-" + n.bay(),
+                        "Note on bay " + n.bay(),
+                        n.bay(),
+                        "a bay of the grid",
+                        Verdict.NOT_ESTABLISHED,
+                        "bays are named by column and row",
+                        "the grid changed since: note it at the bay it belongs to");
+                continue;
+            }
+            if (n.undulation() != null && n.undulation().si() > most.value()) {
+                stated(
+                        "survey.even-" + n.bay(),
+                        "Unevenness of bay " + n.bay(),
+                        n.undulation().typed(),
+                        Show.number(most.value(), 1) + "°",
+                        Verdict.FAILS,
+                        place,
+                        most.source(),
+                        "trays would rock or bear on one corner: level the bay, keep it free, or ask the maker");
+            }
+            if (n.fall() != null
+                    && job.roof().takesTrays()
+                    && n.fall().si() > job.roof().slope().si() + 1e-9) {
+                stated(
+                        "survey.fall-" + n.bay(),
+                        "Fall of bay " + n.bay(),
+                        n.fall().typed(),
+                        job.roof().slope().typed() + ", used against sliding",
+                        Verdict.FAILS,
+                        place,
+                        "the steepest part of the roof decides",
+                        "set the fall of the roof to this one");
+            }
+            if (n.ponds()) {
+                stated(
+                        "survey.ponds-" + n.bay(),
+                        "Standing water in bay " + n.bay(),
+                        "water stands",
+                        "water runs off",
+                        Verdict.CLOSE,
+                        place,
+                        "drainage passes through or around the feet",
+                        "clear the drain or keep feet out of the low place");
+            }
+        }
+    }
+
+    private Place bay(String name) {
+        List<RoofPlan.Bay> bays = design.plan().bays();
+        for (int i = 0; i < bays.size(); i++) {
+            if (bays.get(i).name().equals(name)) {
+                return new Place("bay " + name, Place.Kind.BAYS, List.of(i));
+            }
+        }
+        return null;
+    }
+
+    /** The most open terrain of any sector decides. */
+    private void terrain() {
+        boolean en = job.site().code() instanceof Job.EnSite;
+        List<String> order = en ? EN_ROUGH_TO_OPEN : ASCE_ROUGH_TO_OPEN;
+        String used = job.site().code() instanceof Job.EnSite site
+                ? site.terrain()
+                : ((Job.AsceSite) job.site().code()).exposure();
+        for (String sector : List.of("North", "East", "South", "West")) {
+            String found = survey.text("terrain" + sector.charAt(0));
+            if (found.isEmpty()) {
+                continue;
+            }
+            if (!order.contains(found)) {
+                stated(
+                        "survey.terrain-" + sector.charAt(0),
+                        "Terrain to the " + sector.toLowerCase(Locale.ROOT),
+                        found,
+                        String.join(", ", order),
+                        Verdict.NOT_ESTABLISHED,
+                        "categories of the job's code family",
+                        "belongs to the other code family: look again and enter it anew");
+            } else if (order.indexOf(found) > order.indexOf(used)) {
+                stated(
+                        "survey.terrain-" + sector.charAt(0),
+                        "Terrain to the " + sector.toLowerCase(Locale.ROOT),
+                        found,
+                        used + ", used for wind",
+                        Verdict.FAILS,
+                        "the most open sector decides unless wind is taken by direction",
+                        "set the " + (en ? "terrain category" : "exposure") + " to " + found);
+            }
+        }
+    }
+
+    private void electrical() {
+        double limit = survey.number("exportLimit");
+        double ac = design.circuits().acVa();
+        if (limit >= 0 && ac > limit * (1 + 1e-9)) {
+            stated(
+                    "survey.export",
+                    "AC power and the export limit",
+                    Show.number(ac / 1000, 1) + " kW",
+                    survey.text("exportLimit"),
+                    Verdict.CLOSE,
+                    "set by the grid operator",
+                    "needs an export control, or fewer modules");
+        }
+        double bus = survey.number("busbar");
+        double main = survey.number("mainDevice");
+        if (main > bus) {
+            stated(
+                    "survey.busbar",
+                    "Main device and busbar",
+                    survey.text("mainDevice"),
+                    survey.text("busbar") + " busbar",
+                    Verdict.FAILS,
+                    "the main device protects the busbar",
+                    "read both labels again; an electrician has to look at the board");
+        }
+        String wall = survey.text("inverterWall");
+        if (List.of("sheet metal", "stud wall", "none").contains(wall)) {
+            stated(
+                    "survey.inverter-wall",
+                    "Wall for the inverters",
+                    wall,
+                    "concrete, masonry or a steel frame",
+                    Verdict.CLOSE,
+                    "a large inverter weighs 100 kg and more",
+                    "plan a frame on the floor or the columns");
+        }
+    }
+
+    /** Whether anybody sees the array where nobody must. */
+    private void unseen() {
+        if (!survey.unseen()) {
+            return;
+        }
+        if (survey.viewers().isEmpty() || !job.roof().fabric().flat()) {
+            stated(
+                    "sight.seen",
+                    "Array not seen from the ground",
+                    survey.viewers().isEmpty() ? "no viewer entered" : "a pitched roof",
+                    "hidden from every viewer",
+                    Verdict.NOT_ESTABLISHED,
+                    "sight lines over the parapets of a flat roof",
+                    survey.viewers().isEmpty()
+                            ? "enter the places it is looked at from"
+                            : "draw it and ask the planners");
+            return;
+        }
+        SightLines lines = SightLines.of(job, design.plan(), design.layout());
+        List<Integer> seen = lines.seen();
+        Place place = seen.isEmpty()
+                ? null
+                : new Place(seen.size() + (seen.size() == 1 ? " module" : " modules"), Place.Kind.MODULES, seen);
+        checks.add(new Check(
+                "sight.seen",
+                "Array not seen from the ground",
+                seen.size() + " of " + design.layout().modules().size() + " modules seen",
+                "hidden from every viewer",
+                Double.NaN,
+                seen.isEmpty() ? Verdict.PASSES : Verdict.FAILS,
+                place,
+                "sight lines over the parapets; nothing beside the building hides anything",
+                "survey.sight",
+                seen.isEmpty() ? "" : "lower the tilt, set it back, or leave the seen ones out"));
+    }
+}

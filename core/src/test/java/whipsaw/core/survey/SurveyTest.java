@@ -1,0 +1,312 @@
+package whipsaw.core.survey;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.Jobs;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.SurveyQuestion;
+
+/** What a survey comes to on a roof of 60 m by 40 m with trays on it. */
+class SurveyTest {
+    private static Map<String, Object> answers(Object... idAndValue) {
+        Map<String, Object> answers = new java.util.LinkedHashMap<>();
+        for (int i = 0; i < idAndValue.length; i += 2) {
+            answers.put((String) idAndValue[i], Map.of("value", idAndValue[i + 1], "how", "measured"));
+        }
+        return Map.of("answers", answers);
+    }
+
+    private static Design surveyed(Map<String, Object> survey, Object... more) {
+        Object[] all = new Object[more.length + 2];
+        all[0] = "survey";
+        all[1] = survey;
+        System.arraycopy(more, 0, all, 2, more.length);
+        return Jobs.design(all);
+    }
+
+    private static Map<String, Consequences.Consequence> consequences(Design d) {
+        return Consequences.of(d.job(), d.plan(), d.layout()).stream()
+                .collect(Collectors.toMap(Consequences.Consequence::id, c -> c));
+    }
+
+    private static Check check(Design d, String id) {
+        return d.checks().stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
+    }
+
+    @Test
+    void gravelIsATaskWithTheAreaOfTheArrayAndItsVolume() {
+        Design d = surveyed(answers("gravel", "yes", "gravelDepth", "50 mm"));
+        var gravel = consequences(d).get("gravel");
+        double area = d.layout().footprintM2();
+        assertThat(area).isGreaterThan(100);
+        assertThat(gravel.amount())
+                .contains(whipsaw.core.units.Show.number(area * 0.05, 1) + " m³")
+                .startsWith(String.valueOf((long) area));
+        assertThat(consequences(surveyed(answers("gravel", "no")))).doesNotContainKey("gravel");
+    }
+
+    @Test
+    void anOldRoofStopsTheJobAndOneThatEndsBeforeTheArrayWarns() {
+        assertThat(check(surveyed(answers("coverAge", 40)), "survey.cover-age").verdict())
+                .isEqualTo(Verdict.FAILS);
+        assertThat(check(surveyed(answers("coverAge", 5)), "survey.cover-age").verdict())
+                .isEqualTo(Verdict.CLOSE);
+        assertThat(check(surveyed(answers("coverState", "leaking")), "survey.cover-state")
+                        .verdict())
+                .isEqualTo(Verdict.FAILS);
+        assertThat(check(surveyed(answers("coverState", "sound")), "survey.cover-state"))
+                .isNull();
+    }
+
+    @Test
+    void aWarrantyAddsItsStepsAndNoneAddsNone() {
+        Design d = surveyed(answers(
+                "warrantyHolder",
+                "Hollin Roofing",
+                "warrantyRequires",
+                "no screws",
+                "whoFlashes",
+                "their own crew",
+                "inspectionNeeded",
+                "yes"));
+        assertThat(consequences(d).values().stream().filter(c -> c.kind() == Consequences.Kind.WARRANTY))
+                .extracting(Consequences.Consequence::id)
+                .containsExactlyInAnyOrder(
+                        "warranty-letter", "warranty-requires", "warranty-flash", "warranty-inspection");
+        assertThat(consequences(surveyed(answers("warrantyHolder", "None"))).values())
+                .noneMatch(c -> c.kind() == Consequences.Kind.WARRANTY);
+    }
+
+    @Test
+    void fragileThingsMakePlacesNotToStepOnAndAnExhaustSoilsDownwindOnly() {
+        Map<String, Object> light = Map.of(
+                "id",
+                "l",
+                "name",
+                "Light",
+                "kind",
+                "skylight",
+                "x",
+                "10 m",
+                "y",
+                "10 m",
+                "width",
+                "2 m",
+                "depth",
+                "1 m",
+                "height",
+                "0.1 m");
+        Design d = surveyed(answers(), "roof.obstructions", List.of(light));
+        // 2 by 1 with half a metre around, corners rounded by a polygon
+        assertThat(NoWalk.of(d.job(), d.plan()).getArea()).isBetween(5 + 0.7, 5 + Math.PI / 4);
+        assertThat(consequences(d)).containsKey("no-walk");
+        Map<String, Object> sound = new java.util.LinkedHashMap<>(light);
+        sound.put("fragile", false);
+        assertThat(NoWalk.of(
+                                surveyed(answers(), "roof.obstructions", List.of(sound))
+                                        .job(),
+                                d.plan())
+                        .isEmpty())
+                .isTrue();
+        long north = drift("0 deg");
+        long south = drift("180 deg");
+        assertThat(north).isPositive();
+        assertThat(south).as("nothing stands beyond the edge").isZero();
+    }
+
+    private static long drift(String azimuth) {
+        Map<String, Object> flue = Map.of(
+                "id", "f", "name", "Flue", "kind", "flue", "shape", "circle", "x", "30 m", "y", "1 m", "width", "0.4 m",
+                "height", "1 m", "exhaust", azimuth);
+        Design d = surveyed(answers(), "roof.obstructions", List.of(flue), "roof.upAzimuth", "0 deg");
+        var later = consequences(d).get("drift-f");
+        return later == null ? 0 : Long.parseLong(later.amount().replace(" modules", ""));
+    }
+
+    @Test
+    void whatTheSurveyContradictsIsAFailedCheckAtItsPlace() {
+        assertThat(check(surveyed(answers("terrainE", "D")), "survey.terrain-E").remark())
+                .contains("exposure to D");
+        assertThat(check(surveyed(answers("terrainE", "B")), "survey.terrain-E"))
+                .isNull();
+        assertThat(check(surveyed(answers("terrainE", "II")), "survey.terrain-E")
+                        .verdict())
+                .isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(check(surveyed(answers("busbar", "400 A", "mainDevice", "600 A")), "survey.busbar"))
+                .isNotNull();
+        Design bay = Jobs.design(
+                "roof.bays", Map.of("alongX", "2 @ 10 m, 20 m", "alongY", "20 m"),
+                "roof.bayNotes", List.of(Map.of("bay", "C1", "fall", "3 deg", "undulation", "4 deg", "ponds", true)));
+        assertThat(bay.plan().bays()).hasSize(8);
+        assertThat(check(bay, "survey.fall-C1").place().items()).containsExactly(2);
+        assertThat(check(bay, "survey.even-C1").verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(check(bay, "survey.ponds-C1").verdict()).isEqualTo(Verdict.CLOSE);
+        double spread =
+                bay.loads().bays().stream().mapToDouble(b -> b.load().massKg()).sum();
+        assertThat(spread)
+                .as("uneven bays lose no load")
+                .isCloseTo(bay.loads().footprint().massKg(), within(1e-6));
+    }
+
+    @Test
+    void purlinsThatDoNotAddUpToTheSlopeAreFound() {
+        Object form = Map.of(
+                "kind",
+                "folded",
+                "edge",
+                1,
+                "folds",
+                List.of(Map.of("across", "0 m", "height", "0 m"), Map.of("across", "40 m", "height", "2 m")));
+        for (var c : Map.of("26 @ 1.5 m, 1 m", false, "24 @ 1.5 m", true, "28 @ 1.5 m", true)
+                .entrySet()) {
+            Design d = Jobs.design(
+                    "roof.covering",
+                    "standing seam",
+                    "roof.form",
+                    form,
+                    "roof.buildUps",
+                    List.of(Map.of("face", 0, "purlins", c.getKey())));
+            assertThat(check(d, "survey.purlins-1") != null).as(c.getKey()).isEqualTo(c.getValue());
+            assertThat(check(d, "array.method").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        }
+    }
+
+    @Test
+    void theSheetSaysWhatIsMissingForWhichStage() {
+        SurveySheet bare = SurveySheet.of(Jobs.job());
+        assertThat(bare.missing("R")).extracting(l -> l.question().id()).contains("busbar", "mainDevice", "routes");
+        assertThat(bare.lines())
+                .extracting(l -> l.question().id())
+                .contains("gravel")
+                .doesNotContain("purlins", "sheet");
+        SurveySheet some = SurveySheet.of(surveyed(answers("busbar", "800 A")).job());
+        assertThat(some.missing("R")).hasSize(bare.missing("R").size() - 1);
+        assertThat(some.count(SurveySheet.Status.MEASURED)).isEqualTo(bare.count(SurveySheet.Status.MEASURED) + 1);
+        SurveySheet metal = SurveySheet.of(Jobs.job("roof.covering", "standing seam"));
+        assertThat(metal.missing("C")).extracting(l -> l.question().id()).contains("purlins", "sheet", "firstRib");
+        assertThat(metal.lines()).extracting(l -> l.question().id()).doesNotContain("gravel");
+    }
+
+    @Test
+    void answersAreReadByTheirQuestionAndRefusedInWords() {
+        Map<String, Object> document = Jobs.document();
+        Jobs.with(
+                document,
+                "survey",
+                answers("coverAge", 300, "gravelDepth", "4 m", "coverState", "fine", "warrantyUntil", "soon"));
+        assertThat(JobReader.read(document, false).problems())
+                .extracting(p -> p.path() + " " + p.message())
+                .anyMatch(t -> t.startsWith("$.survey.answers.coverAge.value") && t.contains("0 to 80"))
+                .anyMatch(t -> t.startsWith("$.survey.answers.gravelDepth.value") && t.contains("outside"))
+                .anyMatch(t -> t.startsWith("$.survey.answers.coverState.value") && t.contains("sound, worn"))
+                .anyMatch(t -> t.startsWith("$.survey.answers.warrantyUntil.value") && t.contains("2026-05-31"));
+    }
+
+    @Test
+    void everythingASurveyHoldsIsWrittenAsItWasRead() {
+        Map<String, Object> survey = new java.util.LinkedHashMap<>(answers("coverAge", 7, "exportLimit", "150 kW"));
+        survey.put(
+                "pins",
+                List.of(Map.of(
+                        "id",
+                        "p",
+                        "kind",
+                        "hoist",
+                        "x",
+                        "1 m",
+                        "y",
+                        "2 m",
+                        "reach",
+                        "12 m",
+                        "load",
+                        "200 kg",
+                        "seen",
+                        "2026-11-03",
+                        "photos",
+                        List.of("abc"))));
+        survey.put(
+                "routes",
+                List.of(Map.of(
+                        "id",
+                        "r",
+                        "name",
+                        "Shaft",
+                        "legs",
+                        List.of(Map.of("name", "down", "vertical", true, "length", "8 m")))));
+        survey.put(
+                "viewers",
+                List.of(Map.of(
+                        "id", "v", "name", "Bridge", "x", "140 m", "y", "22 m", "eye", "1.6 m", "ground", "4 m")));
+        survey.put("unseen", true);
+        survey.put(
+                "occupants", List.of(Map.of("id", "o", "name", "Shop", "kw", java.util.Collections.nCopies(24, 2.5))));
+        survey.put(
+                "underlay",
+                Map.of(
+                        "picture",
+                        "abc",
+                        "x",
+                        "0 m",
+                        "y",
+                        "0 m",
+                        "metresPerPixel",
+                        0.02,
+                        "turnDeg",
+                        3.5,
+                        "opacityPct",
+                        60));
+        var job = surveyed(
+                        survey,
+                        "roof.obstructions",
+                        List.of(Map.of(
+                                "id",
+                                "q",
+                                "name",
+                                "Odd",
+                                "kind",
+                                "plant",
+                                "shape",
+                                "polygon",
+                                "x",
+                                "5 m",
+                                "y",
+                                "5 m",
+                                "corners",
+                                List.of(
+                                        Map.of("x", "0 m", "y", "0 m"),
+                                        Map.of("x", "3 m", "y", "0 m"),
+                                        Map.of("x", "0 m", "y", "2 m")),
+                                "height",
+                                "1 m",
+                                "shades",
+                                false,
+                                "measured",
+                                "5 m from 1, 5 m from 4")))
+                .job();
+        assertThat(JobReader.read(JobWriter.write(job), false).job()).isEqualTo(job);
+        assertThat(job.survey().routes().get(0).lengthM()).isEqualTo(8);
+        assertThat(job.survey().occupants().get(0).kwhPerDay()).isEqualTo(60);
+    }
+
+    @Test
+    void everyQuestionFoundElsewhereHasAWayToBeFound() {
+        for (String covering : List.of("TPO", "standing seam")) {
+            assertThat(SurveySheet.of(Jobs.job("roof.covering", covering)).lines())
+                    .isNotEmpty();
+        }
+        assertThat(SurveyQuestion.all()).extracting(SurveyQuestion::id).doesNotHaveDuplicates();
+        assertThat(SurveyQuestion.all()).allSatisfy(q -> assertThat(
+                        q.stages().chars().allMatch(c -> SurveySheet.STAGES.containsKey(String.valueOf((char) c))))
+                .as(q.id())
+                .isTrue());
+    }
+}

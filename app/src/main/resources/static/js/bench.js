@@ -108,7 +108,7 @@ function swap(html) {
   const active = document.activeElement;
   const path = active?.dataset?.path;
   const planFocus = active?.id === "plan";
-  const thing = active?.dataset?.obstruction;
+  const thing = active?.dataset?.obstruction ?? active?.dataset?.pin;
   const walkway = active?.dataset?.walkway;
   const typed = path && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
   const tape = document.getElementById("tape");
@@ -131,7 +131,7 @@ function swap(html) {
       again.focus({ preventScroll: true });
     }
   } else if (thing) {
-    document.querySelector(`[data-obstruction="${CSS.escape(thing)}"]`)?.focus();
+    document.querySelector(`[data-obstruction="${CSS.escape(thing)}"], [data-pin="${CSS.escape(thing)}"]`)?.focus();
   } else if (walkway) {
     plan.focusWalkway(walkway);
   } else if (planFocus) {
@@ -237,6 +237,7 @@ function showBanner(lines, actions = [["Close", () => {}]]) {
 }
 
 function valueOf(input) {
+  if (input.dataset.kind === "numbers") return input.value.trim().split(/[\s,;]+/).map((t) => (t === "" || Number.isNaN(Number(t)) ? t : Number(t)));
   return input.dataset.kind === "json" ? JSON.parse(input.value) : input.value.trim();
 }
 
@@ -278,6 +279,26 @@ async function fieldChanged(input) {
   // a thing moved by its coordinates no longer lies where it was measured
   const moved = /^(\$\.roof\.obstructions\[id=[^\]]+\])\.[xy]$/.exec(input.dataset.path);
   change(moved ? [own, { op: "remove", path: `${moved[1]}.measured` }] : [own], input);
+}
+
+/** Adds an entry to a list: @id becomes a fresh id, @x and @y the middle of the roof. */
+function append(button) {
+  const at = plan.middle();
+  const id = `n-${Date.now().toString(36)}`;
+  const filled = { "@id": id, "@x": at.x, "@y": at.y };
+  const value = JSON.parse(button.dataset.template, (key, v) => filled[v] ?? v);
+  change([{ op: "append", path: button.dataset.append, value }]);
+}
+
+/** The legs of a surveyed way become the legs of the AC run. */
+function routeForRun(id) {
+  const legs = [];
+  for (let i = 0; ; i++) {
+    const field = (key) => document.querySelector(`[data-path="$.survey.routes[id=${CSS.escape(id)}].legs[${i}].${key}"]`);
+    if (!field("name")) break;
+    legs.push({ name: field("name").value, length: field("length").value });
+  }
+  change([{ op: "set", path: "$.electrical.run.legs", value: legs }], null, undefined, "AC run by a surveyed way");
 }
 
 /** Fields of a group that come only when asked for. */
@@ -329,6 +350,9 @@ document.addEventListener("click", (event) => {
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
   if (button.dataset.fields) openFields(button);
+  if (button.dataset.append) append(button);
+  if (button.dataset.route) routeForRun(button.dataset.route);
+  if (button.id === "scale-picture") plan.sketch.start("scale");
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
   if (button.id === "undo") step("undo");
   if (button.id === "redo") step("redo");
@@ -347,4 +371,12 @@ document.addEventListener("keydown", (event) => {
   step(event.shiftKey ? "redo" : "undo");
 });
 
+/** A link from another page to a part of the entry. */
+function showHash() {
+  const part = document.querySelector(`details[id="${CSS.escape(location.hash.slice(1))}"]`);
+  if (part) showEntry(part.dataset.section, "input, select, button");
+}
+
+window.addEventListener("hashchange", showHash);
 arrange();
+showHash();

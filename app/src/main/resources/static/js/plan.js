@@ -87,6 +87,7 @@ export class Plan {
   }
 
   rectOf(element) {
+    if (element.dataset.pin) return { x: Number(element.dataset.x), y: Number(element.dataset.y), w: 0, h: 0 };
     const body = element.querySelector(".body");
     const [x, y, w, h] = ["x", "y", "width", "height"].map((k) => Number(body.getAttribute(k)) / 100);
     return { x, y: -(y + h), w, h };
@@ -105,7 +106,7 @@ export class Plan {
       event.preventDefault();
       return;
     }
-    const obstruction = event.target.closest("[data-obstruction]");
+    const obstruction = event.target.closest("[data-obstruction], [data-pin]");
     const walkway = event.target.closest("[data-walkway]");
     this.released = false;
     this.drag = { from: at, client: [event.clientX, event.clientY], box: [...this.view.box], moved: false, shift: event.shiftKey };
@@ -113,7 +114,7 @@ export class Plan {
       this.drag.measured = true;
       this.drag.thing = obstruction?.dataset.obstruction;
     } else if (obstruction) {
-      this.drag.id = obstruction.dataset.obstruction;
+      this.drag.id = obstruction.dataset.obstruction ?? obstruction.dataset.pin;
       this.drag.rect = this.rectOf(obstruction);
     } else if (walkway) {
       this.drag.walkway = Number(walkway.dataset.walkway);
@@ -184,6 +185,10 @@ export class Plan {
   }
 
   placed(id, x, y) {
+    const pin = this.svg.querySelector(`[data-pin="${CSS.escape(id)}"]`);
+    if (pin) {
+      return ["x", "y"].map((key, i) => ({ op: "set", path: `$.survey.pins[id=${id}].${key}`, value: typedLength([x, y][i], this.data.unit) }));
+    }
     const path = `$.roof.obstructions[id=${id}]`;
     return [
       { op: "set", path: `${path}.x`, value: typedLength(x, this.data.unit) },
@@ -194,7 +199,7 @@ export class Plan {
 
   /** Moves an obstruction by steps in a direction of the sheet. */
   nudge(id, way, times) {
-    const element = this.svg.querySelector(`[data-obstruction="${CSS.escape(id)}"]`);
+    const element = this.svg.querySelector(`[data-obstruction="${CSS.escape(id)}"], [data-pin="${CSS.escape(id)}"]`);
     const { x, y } = this.rectOf(element);
     const step = (this.picked.thing === id ? this.picked.step() : HALF * this.data.unit) * times;
     return this.bench.change(this.placed(id, x + way[0] * step, y + way[1] * step));
@@ -230,6 +235,7 @@ export class Plan {
   click({ from, id, measured, thing, shift }) {
     const position = this.data.positionAt(from);
     if (measured) this.measure.take(this.things().find((t) => t.id === thing) ?? this.measure.thingAt(from));
+    else if (id && this.svg.querySelector(`[data-pin="${CSS.escape(id)}"]`)) this.openThing(id);
     else if (id) this.picked.pickThing(id);
     else if (shift && position >= 0) this.picked.one(position, true);
     else if (position >= 0) this.select(position);
@@ -241,8 +247,8 @@ export class Plan {
       this.sketch.finish();
       return;
     }
-    const thing = event.target.closest("[data-obstruction]");
-    if (thing) this.openThing(thing.dataset.obstruction);
+    const thing = event.target.closest("[data-obstruction], [data-pin]");
+    if (thing) this.openThing(thing.dataset.obstruction ?? thing.dataset.pin);
     else this.picked.row(this.data.positionAt(this.view.place(event)));
   }
 
@@ -255,7 +261,7 @@ export class Plan {
   }
 
   openThing(id) {
-    const field = document.querySelector(`[data-path="$.roof.obstructions[id=${CSS.escape(id)}].x"]`);
+    const field = ["roof.obstructions", "survey.pins"].map((list) => document.querySelector(`[data-path="$.${list}[id=${CSS.escape(id)}].x"], [data-fields="$.${list}[id=${CSS.escape(id)}]"]`)).find(Boolean);
     if (!field) return;
     field.closest("details").open = true;
     field.scrollIntoView({ block: "center" });
@@ -264,7 +270,7 @@ export class Plan {
 
   hover(event) {
     if (!this.svg.contains(event.target)) return;
-    const thing = event.target.closest("[data-obstruction], [data-walkway], .cutend");
+    const thing = event.target.closest("[data-obstruction], [data-pin], [data-walkway], .cutend");
     if (thing) {
       this.named(thing);
       return;
@@ -299,13 +305,15 @@ export class Plan {
   }
 
   key(event) {
-    const thing = event.target.dataset?.obstruction;
+    const thing = event.target.dataset?.obstruction ?? event.target.dataset?.pin;
     const walkway = event.target.dataset?.walkway;
     const end = event.target.dataset?.cut;
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
     const times = event.shiftKey ? 5 : 1;
     if (event.ctrlKey || event.metaKey) return;
-    if (this.sketch.on && (event.key === "Enter" || event.key === "Escape")) {
+    if (this.sketch.on && this.sketch.typed(event.key)) {
+      // a digit opens the field of a typed length
+    } else if (this.sketch.on && (event.key === "Enter" || event.key === "Escape")) {
       event.key === "Enter" ? this.sketch.finish() : this.sketch.stop("Drawing given up; nothing was changed.");
     } else if (way && thing) {
       this.nudge(thing, way, times);

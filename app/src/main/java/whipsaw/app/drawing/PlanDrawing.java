@@ -152,6 +152,7 @@ public final class PlanDrawing {
         dimensions.setOut();
         zones.names();
         faces.names();
+        survey.seen(box);
         survey.pins();
         if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");

@@ -12,6 +12,7 @@ import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
+import whipsaw.core.roof.RoofFace;
 import whipsaw.core.section.CutLine;
 import whipsaw.core.section.RoofSection;
 import whipsaw.core.section.SunInSection;
@@ -125,6 +126,9 @@ public final class SectionDrawing {
 
     /** Over the whole roof, square to the rows, through a place or the middle. */
     public static CutLine acrossRoof(Design design) {
+        if (!design.plan().faces().faces().isEmpty()) {
+            return acrossFolds(design);
+        }
         Envelope box = PlanDrawing.extent(design);
         ArrayFrame frame = design.layout().frame();
         Coordinate middle = design.plan().outline().getInteriorPoint().getCoordinate();
@@ -137,6 +141,23 @@ public final class SectionDrawing {
         }
         double beyond = Math.max(box.getWidth(), box.getHeight()) * 0.02;
         return new CutLine(frame.plan(s, least - beyond), frame.plan(s, most + beyond));
+    }
+
+    /** Over the whole roof, up the slope of its first face. */
+    private static CutLine acrossFolds(Design design) {
+        RoofFace face = design.plan().faces().faces().get(0);
+        Coordinate middle = design.plan().outline().getInteriorPoint().getCoordinate();
+        double least = Double.POSITIVE_INFINITY;
+        double most = Double.NEGATIVE_INFINITY;
+        for (Coordinate c : design.plan().outline().getCoordinates()) {
+            double up = (c.x - middle.x) * face.upX() + (c.y - middle.y) * face.upY();
+            least = Math.min(least, up);
+            most = Math.max(most, up);
+        }
+        double beyond = (most - least) * 0.04;
+        return new CutLine(
+                new Coordinate(middle.x + face.upX() * (least - beyond), middle.y + face.upY() * (least - beyond)),
+                new Coordinate(middle.x + face.upX() * (most + beyond), middle.y + face.upY() * (most + beyond)));
     }
 
     private boolean squareToRows() {
@@ -180,7 +201,7 @@ public final class SectionDrawing {
             dimension(0, lengthM, -textM * 1.9, Show.both(units, Dimension.ROOF_LENGTH, lengthM));
         }
         svg.text(size("start") + " class=\"dimtext\"", left + textM * 0.2, top - textM, caption());
-        if (layout.pairs() != null) {
+        if (layout.pairs() != null && !layout.modules().isEmpty()) {
             String limit = Show.number(layout.pairs().shadeLimitDeg(layout.gapM()), 1);
             svg.text(
                     size("start") + " class=\"dimtext\"",

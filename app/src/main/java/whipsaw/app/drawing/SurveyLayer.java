@@ -1,12 +1,14 @@
 package whipsaw.app.drawing;
 
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
 import whipsaw.core.survey.NoWalk;
+import whipsaw.core.survey.SightLines;
 import whipsaw.core.units.Show;
 
 /** What a visit pinned to the plan, where nobody may step, and the picture under it all. */
@@ -75,7 +77,8 @@ final class SurveyLayer {
                     "class=\"pin " + kind.group() + "\""
                             + (paper
                                     ? ""
-                                    : " tabindex=\"0\" role=\"button\" data-pin=\"" + Svg.escape(pin.id())
+                                    : " tabindex=\"0\" role=\"button\" data-x=\"" + Show.number(x, 4) + "\" data-y=\""
+                                            + Show.number(y, 4) + "\" data-pin=\"" + Svg.escape(pin.id())
                                             + "\" aria-label=\"" + Svg.escape(words) + "\""));
             if (kind.group().equals("hazard")) {
                 svg.path(
@@ -97,5 +100,54 @@ final class SurveyLayer {
             svg.close("g");
         }
         svg.close("g");
+    }
+
+    /** Where the array is seen, hatched, and which way each viewer stands; beyond the sheet by an arrow at its edge. */
+    void seen(Envelope box) {
+        if (design.job().survey().viewers().isEmpty()) {
+            return;
+        }
+        svg.open("g", "class=\"layer-seen\"");
+        svg.raw("<defs><pattern id=\"seen-hatch\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\""
+                + " patternTransform=\"rotate(30)\"><path class=\"seenline\" d=\"M0 0V60\"/></pattern></defs>");
+        for (SightLines.View view :
+                SightLines.of(design.job(), design.plan(), design.layout()).views()) {
+            for (int i = 0; i < view.visible().getNumGeometries(); i++) {
+                if (view.visible().getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
+                    svg.path("class=\"seenzone\" fill=\"url(#seen-hatch)\"", ring(p));
+                }
+            }
+        }
+        Coordinate middle = design.plan().outline().getCentroid().getCoordinate();
+        for (Survey.Viewer v : design.job().survey().viewers()) {
+            viewer(v, box, middle);
+        }
+        svg.close("g");
+    }
+
+    private void viewer(Survey.Viewer v, Envelope box, Coordinate middle) {
+        double x = v.x().si();
+        double y = v.y().si();
+        double r = textM * 0.5;
+        double inX = Math.max(box.getMinX() + r * 2, Math.min(box.getMaxX() - r * 2, x));
+        double inY = Math.max(box.getMinY() + r * 2, Math.min(box.getMaxY() - r * 2, y));
+        double away = Math.hypot(x - middle.x, y - middle.y);
+        double ux = (x - middle.x) / away;
+        double uy = (y - middle.y) / away;
+        svg.raw("<circle class=\"viewer\" cx=\"" + Svg.u(inX) + "\" cy=\"" + Svg.u(-inY) + "\" r=\"" + Svg.u(r)
+                + "\"/>");
+        if (Math.hypot(inX - x, inY - y) > r) {
+            svg.line(
+                    "class=\"viewer\"",
+                    new Coordinate(inX, inY),
+                    new Coordinate(inX + ux * r * 2.4, inY + uy * r * 2.4));
+        }
+        boolean right = inX > middle.x;
+        svg.text(
+                "class=\"facename\" text-anchor=\"" + (right ? "end" : "start") + "\" font-size=\"" + Svg.u(textM * 0.8)
+                        + "\"",
+                inX + (right ? -r * 1.6 : r * 1.6),
+                inY - textM * 0.25,
+                v.name());
     }
 }

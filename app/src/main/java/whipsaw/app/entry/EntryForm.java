@@ -77,11 +77,16 @@ public final class EntryForm extends EntryFields {
     public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
         EntryForm form = new EntryForm(design, catalogue, tables);
         RoofEntry roof = new RoofEntry(design, catalogue);
+        SurveyEntry survey = new SurveyEntry(design, catalogue);
         return List.of(
                 new Section("site", "Site", false, form.site()),
                 new Section("roof", "Roof", false, roof.roof()),
                 new Section("fabric", "Form and build-up", false, roof.fabric()),
                 new Section("obstructions", "Obstructions", false, roof.obstructions()),
+                new Section("found", "Pinned on the roof", false, survey.pins()),
+                new Section("services", "Ways and use", false, survey.routes()),
+                new Section("sight", "Seen from", false, survey.sight()),
+                new Section("picture", "Picture under the plan", false, survey.picture()),
                 new Section("array", "Array", true, form.array()),
                 new Section("electrical", "Circuits and AC run", false, form.electrical()),
                 new Section("job", "Job", false, form.project()));

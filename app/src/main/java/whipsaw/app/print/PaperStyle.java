@@ -30,7 +30,7 @@ public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, Str
                 sheet,
                 "Revision " + shown.revision().number() + ", "
                         + shown.revision().at().substring(0, 10)
-                        + ". Data: " + status.words()
+                        + (status == null ? "" : ". Data: " + status.words())
                         + ". Preliminary until a licensed engineer has signed it.");
     }
 

@@ -17,6 +17,7 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.RoofForm;
+import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
 import whipsaw.core.units.Dimension;
@@ -51,6 +52,8 @@ public class WorkOutController {
                     case "place" -> place(design, text(body, "id"), text(body, "text"));
                     case "form" -> form(design, body);
                     case "repeat" -> repeat(design, body);
+                    case "length" -> List.of(Map.of("m", length(design, body, "text")));
+                    case "scale" -> scale(design, body);
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
                 };
@@ -148,8 +151,8 @@ public class WorkOutController {
                     columns + " by " + rows,
                     "is not allowed: 2 to " + MOST_COPIES + " in all, for example 4 by 2");
         }
-        double dx = columns > 1 ? spacing(design, body, "alongX") : 0;
-        double dy = rows > 1 ? spacing(design, body, "alongY") : 0;
+        double dx = columns > 1 ? length(design, body, "alongX") : 0;
+        double dy = rows > 1 ? length(design, body, "alongY") : 0;
         Map<String, Object> written = written(design, first.id());
         List<Object> changes = new ArrayList<>();
         for (int row = 0; row < rows; row++) {
@@ -170,14 +173,51 @@ public class WorkOutController {
         return changes;
     }
 
-    private static double spacing(Design design, Map<String, Object> body, String key) {
+    private static double length(Design design, Map<String, Object> body, String key) {
         try {
             Measure m = UnitText.parse(text(body, key), Quantity.LENGTH, roofUnit(design));
             return m.si();
         } catch (UnitTextException e) {
-            throw refused(
-                    "$." + key, "Spacing", text(body, key), e.getMessage() + ", for example 3 m; - for the other way");
+            throw refused("$." + key, "Length", text(body, key), e.getMessage() + ", for example 3 m");
         }
+    }
+
+    private static double number(Map<String, Object> body, String key) {
+        if (body.get(key) instanceof Number n && Double.isFinite(n.doubleValue())) {
+            return n.doubleValue();
+        }
+        throw refused("$." + key, key, text(body, key), "is no number");
+    }
+
+    /** The picture under the plan so scaled and turned that two points of it lie as measured; the first stays. */
+    private static List<Object> scale(Design design, Map<String, Object> body) {
+        Survey.Underlay u = design.job().survey().underlay();
+        if (u == null) {
+            throw refused("$.survey.underlay", "Picture", "", "is not there any more");
+        }
+        double truth = length(design, body, "text");
+        double dx = number(body, "bx") - number(body, "ax");
+        double dy = number(body, "by") - number(body, "ay");
+        double drawn = Math.hypot(dx, dy);
+        if (!(drawn > 1e-3) || !(truth > 0)) {
+            throw refused(
+                    "$.text",
+                    "Distance of the points",
+                    text(body, "text"),
+                    "or the points themselves are too close: choose two far apart");
+        }
+        double times = truth / drawn;
+        double turn = Boolean.TRUE.equals(body.get("level")) ? -Math.toDegrees(Math.atan2(dy, dx)) : 0;
+        double cos = Math.cos(Math.toRadians(turn)) * times;
+        double sin = Math.sin(Math.toRadians(turn)) * times;
+        double rx = u.x().si() - number(body, "ax");
+        double ry = u.y().si() - number(body, "ay");
+        String path = "$.survey.underlay.";
+        return List.of(
+                set(path + "metresPerPixel", u.metresPerPixel() * times),
+                set(path + "turnDeg", (u.turnDeg() + turn + 540) % 360 - 180),
+                set(path + "x", typed(design, number(body, "ax") + rx * cos - ry * sin)),
+                set(path + "y", typed(design, number(body, "ay") + rx * sin + ry * cos)));
     }
 
     @SuppressWarnings("unchecked")

@@ -36,12 +36,14 @@ final class DesignChecks {
         DesignChecks all = new DesignChecks(design);
         all.sameTables(tables);
         all.tape(tables);
-        all.placed();
-        all.rowShade();
-        all.windScope();
+        if (design.job().roof().takesTrays()) {
+            all.placed();
+            all.rowShade();
+            all.windScope();
+            all.ballast();
+            all.roofLoad();
+        }
         all.siteGiven();
-        all.ballast();
-        all.roofLoad();
         all.checks.addAll(SurveyChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design));
         return all.checks;
@@ -114,7 +116,7 @@ final class DesignChecks {
     }
 
     private void placed() {
-        if (design.layout().modules().isEmpty() && job.roof().takesTrays()) {
+        if (design.layout().modules().isEmpty()) {
             checks.add(Check.stated(
                     "array.placed",
                     "Modules placed",

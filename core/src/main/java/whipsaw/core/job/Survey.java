@@ -124,6 +124,10 @@ public record Survey(
             kw = List.copyOf(kw);
         }
 
+        public double kwMost() {
+            return kw.stream().mapToDouble(Double::doubleValue).max().orElse(0);
+        }
+
         public double kwhPerDay() {
             return kw.stream().mapToDouble(Double::doubleValue).sum();
         }

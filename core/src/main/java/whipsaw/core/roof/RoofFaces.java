@@ -29,6 +29,10 @@ public record RoofFaces(List<RoofFace> faces, List<FaceLine> lines) {
     private static final double LEAST_LINE_M = 0.02;
     private static final double LEAST_FACE_M2 = 0.01;
     private static final double STEP_M = 0.02;
+
+    /** Pieces not as deep as this across the folds are no faces of their own. */
+    private static final double SLIVER_M = 0.35;
+
     private static final double LEVEL = 0.005;
 
     public RoofFaces {
@@ -71,6 +75,7 @@ public record RoofFaces(List<RoofFace> faces, List<FaceLine> lines) {
         Envelope box = outline.getEnvelopeInternal();
         double far = 2 * (box.getWidth() + box.getHeight()) + edge.from().distance(new Coordinate(0, 0));
         int last = folds.size() - 1;
+        List<Part> parts = new ArrayList<>();
         for (int i = 0; i < last; i++) {
             double from = folds.get(i).across().si();
             double to = folds.get(i + 1).across().si();
@@ -79,24 +84,74 @@ public record RoofFaces(List<RoofFace> faces, List<FaceLine> lines) {
             }
             // the outer faces reach to the outline, which need not be quite parallel to the folds
             Polygon strip = strip(edge, i == 0 ? -far : from, i == last - 1 ? far : to, far);
-            double rise = folds.get(i + 1).height().si() - folds.get(i).height().si();
-            double way = rise >= 0 ? 1 : -1;
-            Geometry parts = OverlayNGRobust.overlay(outline, strip, OverlayNG.INTERSECTION);
-            for (int p = 0; p < parts.getNumGeometries(); p++) {
-                if (!(parts.getGeometryN(p) instanceof Polygon part) || part.getArea() < LEAST_FACE_M2) {
-                    continue;
+            Geometry on = OverlayNGRobust.overlay(outline, strip, OverlayNG.INTERSECTION);
+            for (int p = 0; p < on.getNumGeometries(); p++) {
+                if (on.getGeometryN(p) instanceof Polygon part && part.getArea() > LEAST_FACE_M2) {
+                    parts.add(new Part(i, part));
                 }
-                double upX = -edge.normalX() * way;
-                double upY = -edge.normalY() * way;
-                double tan = Math.abs(rise) / (to - from);
-                double lowest = Double.POSITIVE_INFINITY;
-                for (Coordinate c : part.getCoordinates()) {
-                    double across = edge.insideOfLine(c.x, c.y);
-                    lowest = Math.min(lowest, folds.get(i).height().si() + (across - from) * rise / (to - from));
-                }
-                faces.add(new RoofFace(faces.size() + 1, part, Math.toDegrees(Math.atan(tan)), upX, upY, lowest));
             }
         }
+        for (Part part : withoutSlivers(parts, edge)) {
+            faces.add(face(faces.size() + 1, part, folds, edge));
+        }
+    }
+
+    /** A piece of the roof between two folds, by the number of the first. */
+    private record Part(int fold, Polygon shape) {
+        double depthM(RoofPlan.Edge edge) {
+            double least = Double.POSITIVE_INFINITY;
+            double most = Double.NEGATIVE_INFINITY;
+            for (Coordinate c : shape.getCoordinates()) {
+                double across = edge.insideOfLine(c.x, c.y);
+                least = Math.min(least, across);
+                most = Math.max(most, across);
+            }
+            return most - least;
+        }
+    }
+
+    /** An edge that is not quite parallel to a fold leaves a sliver beside it, which goes to the face it touches. */
+    private static List<Part> withoutSlivers(List<Part> parts, RoofPlan.Edge edge) {
+        List<Part> kept = new ArrayList<>(parts);
+        for (Part sliver : parts) {
+            if (sliver.depthM(edge) >= SLIVER_M) {
+                continue;
+            }
+            for (int i = 0; i < kept.size(); i++) {
+                Part other = kept.get(i);
+                if (other != sliver
+                        && other.depthM(edge) >= SLIVER_M
+                        && other.shape().distance(sliver.shape()) < 1e-9) {
+                    Geometry both = OverlayNGRobust.overlay(other.shape(), sliver.shape(), OverlayNG.UNION);
+                    if (both instanceof Polygon whole) {
+                        kept.set(i, new Part(other.fold(), whole));
+                        kept.remove(sliver);
+                        break;
+                    }
+                }
+            }
+        }
+        return kept;
+    }
+
+    private static RoofFace face(int number, Part part, List<RoofForm.Fold> folds, RoofPlan.Edge edge) {
+        RoofForm.Fold a = folds.get(part.fold());
+        RoofForm.Fold b = folds.get(part.fold() + 1);
+        double from = a.across().si();
+        double run = b.across().si() - from;
+        double rise = b.height().si() - a.height().si();
+        double way = rise >= 0 ? 1 : -1;
+        double lowest = Double.POSITIVE_INFINITY;
+        for (Coordinate c : part.shape().getCoordinates()) {
+            lowest = Math.min(lowest, a.height().si() + (edge.insideOfLine(c.x, c.y) - from) * rise / run);
+        }
+        return new RoofFace(
+                number,
+                part.shape(),
+                Math.toDegrees(Math.atan(Math.abs(rise) / run)),
+                -edge.normalX() * way,
+                -edge.normalY() * way,
+                lowest);
     }
 
     private static Polygon strip(RoofPlan.Edge edge, double from, double to, double far) {

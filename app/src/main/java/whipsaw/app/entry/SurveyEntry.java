@@ -1,0 +1,149 @@
+package whipsaw.app.entry;
+
+import java.util.ArrayList;
+import java.util.List;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.Json;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.PinKinds;
+import whipsaw.core.job.Survey;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+
+/** The fields of what a visit found: pins, ways for cables, viewers, occupants, the picture under the plan. */
+final class SurveyEntry extends EntryFields {
+    private static final int OPEN_GROUPS = 24;
+
+    private final Survey survey;
+
+    SurveyEntry(Design design, CatalogueStore catalogue) {
+        super(design, catalogue);
+        this.survey = job.survey();
+    }
+
+    List<EntryForm.Group> pins() {
+        List<EntryForm.Group> groups = new ArrayList<>();
+        for (Survey.Pin pin : survey.pins()) {
+            String path = "$.survey.pins[id=" + pin.id() + "]";
+            PinKinds.Kind kind = PinKinds.of(pin);
+            List<EntryForm.Input> inputs = new ArrayList<>();
+            inputs.add(choice(path + ".kind", "Kind", pin.kind(), PinKinds.names()));
+            inputs.add(measure(path + ".x", "At x", Dimension.ROOF_LENGTH, pin.x()));
+            inputs.add(measure(path + ".y", "At y", Dimension.ROOF_LENGTH, pin.y()));
+            inputs.add(optionalText(path + ".note", "Note", pin.note(), ""));
+            if (kind.reach()) {
+                inputs.add(measure(path + ".reach", "Reach", Dimension.ROOF_LENGTH, pin.reach(), "not known"));
+            }
+            if (kind.load()) {
+                inputs.add(measure(path + ".load", "Lifts or bears", Dimension.MASS, pin.load(), "not known"));
+            }
+            inputs.add(optionalText(path + ".by", "Seen by", pin.by(), ""));
+            inputs.add(optionalText(
+                    path + ".seen", "On", pin.seen() == null ? "" : pin.seen().toString(), "as 2026-05-31"));
+            String photos = pin.photos().isEmpty() ? "" : ", " + pin.photos().size() + " photographs";
+            groups.add(new EntryForm.Group(
+                    pin.kind() + photos, "", path, inputs, survey.pins().size() > OPEN_GROUPS));
+        }
+        return groups;
+    }
+
+    List<EntryForm.Group> sight() {
+        List<EntryForm.Group> groups = new ArrayList<>();
+        groups.add(plain("", yesNo("$.survey.unseen", "Must not be seen", survey.unseen())));
+        for (Survey.Viewer v : survey.viewers()) {
+            String path = "$.survey.viewers[id=" + v.id() + "]";
+            groups.add(new EntryForm.Group(
+                    v.name(),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", v.name()),
+                            measure(path + ".x", "At x", Dimension.ROOF_LENGTH, v.x()),
+                            measure(path + ".y", "At y", Dimension.ROOF_LENGTH, v.y()),
+                            measure(path + ".eye", "Eye above its ground", Dimension.ROOF_LENGTH, v.eye()),
+                            measure(
+                                    path + ".ground",
+                                    "That ground above the building's",
+                                    Dimension.ROOF_LENGTH,
+                                    v.ground()))));
+        }
+        return groups;
+    }
+
+    List<EntryForm.Group> routes() {
+        List<EntryForm.Group> groups = new ArrayList<>();
+        for (Survey.Route r : survey.routes()) {
+            String path = "$.survey.routes[id=" + r.id() + "]";
+            groups.add(new EntryForm.Group(
+                    r.name() + ", " + Show.both(units, Dimension.ROOF_LENGTH, r.lengthM()),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", r.name()),
+                            optionalText(path + ".note", "Note", r.note(), "old holes, keys, who to ask"))));
+            for (int i = 0; i < r.legs().size(); i++) {
+                Survey.RouteLeg leg = r.legs().get(i);
+                String at = path + ".legs[" + i + "]";
+                groups.add(new EntryForm.Group(
+                        r.name() + ", leg " + (i + 1),
+                        "",
+                        at,
+                        List.of(
+                                text(at + ".name", "What it is", leg.name()),
+                                yesNo(at + ".vertical", "A rise or drop", leg.vertical()),
+                                measure(at + ".length", "Length", Dimension.ROOF_LENGTH, leg.length()))));
+            }
+        }
+        for (Survey.Occupant o : survey.occupants()) {
+            String path = "$.survey.occupants[id=" + o.id() + "]";
+            groups.add(new EntryForm.Group(
+                    o.name() + ", " + Show.number(o.kwhPerDay(), 0) + " kWh a day",
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", o.name()),
+                            optionalText(path + ".meter", "Meter", o.meter(), ""),
+                            new EntryForm.Input(
+                                    path + ".kw",
+                                    "Mean power, hours 0 to 23",
+                                    numbers(o.kw()),
+                                    "kW",
+                                    "24 numbers; or a file of readings on the survey page",
+                                    List.of(),
+                                    "numbers",
+                                    false),
+                            optionalText(path + ".source", "Source", o.source(), ""))));
+        }
+        return groups;
+    }
+
+    private static String numbers(List<Double> values) {
+        return String.join(" ", values.stream().map(v -> Show.number(v, 3)).toList());
+    }
+
+    List<EntryForm.Group> picture() {
+        Survey.Underlay u = survey.underlay();
+        if (u == null) {
+            return List.of();
+        }
+        String path = "$.survey.underlay";
+        return List.of(new EntryForm.Group(
+                "Picture",
+                "",
+                path,
+                List.of(
+                        number(path + ".opacityPct", "Strength", u.opacityPct(), "%"),
+                        measure(path + ".x", "Lower left at x", Dimension.ROOF_LENGTH, u.x()),
+                        measure(path + ".y", "Lower left at y", Dimension.ROOF_LENGTH, u.y()),
+                        number(path + ".turnDeg", "Turned anticlockwise", u.turnDeg(), "°"),
+                        new EntryForm.Input(
+                                path + ".metresPerPixel",
+                                "Metres a pixel",
+                                Json.write(u.metresPerPixel()),
+                                "m",
+                                "from two points measured on it",
+                                List.of(),
+                                "text",
+                                false))));
+    }
+}

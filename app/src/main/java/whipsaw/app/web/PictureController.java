@@ -1,0 +1,147 @@
+package whipsaw.app.web;
+
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import whipsaw.app.job.JobService;
+import whipsaw.app.picture.PictureReader;
+import whipsaw.app.store.PictureStore;
+import whipsaw.app.store.StoreException;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Survey;
+import whipsaw.core.units.Show;
+
+/** Photographs of pins and the picture under the plan. */
+@Controller
+public class PictureController {
+    private static final int MOST_PHOTOS = 20;
+    private static final double USUAL_OPACITY = 55;
+
+    private final JobService jobs;
+    private final PictureStore pictures;
+
+    public PictureController(JobService jobs, PictureStore pictures) {
+        this.jobs = jobs;
+        this.pictures = pictures;
+    }
+
+    @GetMapping("/pictures/{id}")
+    public ResponseEntity<byte[]> picture(@PathVariable String id) {
+        byte[] bytes =
+                pictures.bytes(id).orElseThrow(() -> new StoreException("there is no picture '" + id + "' here"));
+        PictureStore.Picture known = pictures.known(List.of(id)).get(id);
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType(known.kind()))
+                .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
+                .body(bytes);
+    }
+
+    private static PictureReader.Read read(MultipartFile upload, boolean photo, int page) throws IOException {
+        if (upload == null || upload.isEmpty()) {
+            throw WorkOutController.refused("$.upload", "Picture", "", "is missing: choose a PNG, JPEG or PDF file");
+        }
+        try {
+            return PictureReader.read(upload.getBytes(), photo, page);
+        } catch (PictureReader.NoPicture e) {
+            throw WorkOutController.refused(
+                    "$.upload", "Picture", String.valueOf(upload.getOriginalFilename()), e.getMessage());
+        }
+    }
+
+    private static String brief(String text, int most) {
+        return text == null
+                ? ""
+                : text.strip().substring(0, Math.min(most, text.strip().length()));
+    }
+
+    /** Adds a photograph to a pin, with caption and who took it. */
+    @PostMapping("/jobs/{slug}/pins/{pin}/photos")
+    public String photo(
+            @PathVariable String slug,
+            @PathVariable String pin,
+            @RequestParam int base,
+            @RequestParam(required = false) MultipartFile upload,
+            @RequestParam(defaultValue = "") String caption,
+            @RequestParam(defaultValue = "") String who)
+            throws IOException {
+        Survey.Pin at = jobs.open(slug).design().job().survey().pins().stream()
+                .filter(p -> p.id().equals(pin))
+                .findFirst()
+                .orElseThrow(() -> new StoreException("there is no pin '" + pin + "' in this job"));
+        if (at.photos().size() >= MOST_PHOTOS) {
+            throw WorkOutController.refused(
+                    "$.upload",
+                    "Photographs",
+                    at.photos().size() + "",
+                    "are all a pin holds: pin the next one beside it");
+        }
+        PictureReader.Read read = read(upload, true, 1);
+        String id = pictures.add(
+                brief(upload.getOriginalFilename(), 80),
+                read.kind(),
+                read.width(),
+                read.height(),
+                brief(caption, 160),
+                brief(who, 80),
+                read.bytes());
+        List<String> photos = new ArrayList<>(at.photos());
+        if (!photos.contains(id)) {
+            photos.add(id);
+        }
+        List<DocumentPatch.Change> changes = new ArrayList<>();
+        changes.add(new DocumentPatch.Change("set", "$.survey.pins[id=" + pin + "].photos", photos));
+        if (at.seen() == null) {
+            changes.add(new DocumentPatch.Change(
+                    "set", "$.survey.pins[id=" + pin + "].seen", LocalDate.now().toString()));
+        }
+        jobs.change(slug, base, changes, "Photograph of " + at.kind());
+        return "redirect:/jobs/" + slug + "/survey#pins";
+    }
+
+    /** Puts a picture under the plan, as wide as the roof until two points of it are measured. */
+    @PostMapping("/jobs/{slug}/underlay")
+    public String underlay(
+            @PathVariable String slug,
+            @RequestParam int base,
+            @RequestParam(required = false) MultipartFile upload,
+            @RequestParam(defaultValue = "1") int page)
+            throws IOException {
+        PictureReader.Read read = read(upload, false, page);
+        String id = pictures.add(
+                brief(upload.getOriginalFilename(), 80),
+                read.kind(),
+                read.width(),
+                read.height(),
+                "",
+                "",
+                read.bytes());
+        Design design = jobs.open(slug).design();
+        var box = design.plan().outline().getEnvelopeInternal();
+        Map<String, Object> under = new LinkedHashMap<>();
+        under.put("picture", id);
+        under.put("x", Show.number(box.getMinX(), 4) + " m");
+        under.put("y", Show.number(box.getMinY(), 4) + " m");
+        under.put("metresPerPixel", box.getWidth() / read.width());
+        under.put("turnDeg", 0);
+        under.put("opacityPct", USUAL_OPACITY);
+        jobs.change(
+                slug,
+                base,
+                List.of(new DocumentPatch.Change("set", "$.survey.underlay", under)),
+                "Picture under the plan: " + brief(upload.getOriginalFilename(), 60));
+        return "redirect:/jobs/" + slug + "#entry-picture";
+    }
+}

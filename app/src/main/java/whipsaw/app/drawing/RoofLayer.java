@@ -69,11 +69,11 @@ final class RoofLayer {
                             + Svg.escape(o.id())
                             + "\" aria-label=\""
                             + Svg.escape(o.name())
-                            + ", "
-                            + o.kind()
                             + ", height "
                             + Svg.escape(Show.in(
                                     units, Dimension.ROOF_LENGTH, o.height().si()))
+                            + ", "
+                            + o.kind()
                             + ". Arrow keys move it.\"";
             svg.open("g", "class=\"obstruction\"" + handle);
             Polygon foot = RoofPlan.footprint(o);

@@ -153,7 +153,7 @@ public final class DxfDrawing {
         }
         for (Job.Obstruction o : design.job().roof().obstructions()) {
             Coordinate[] ring = RoofPlan.footprint(o).getCoordinates();
-            polyline("OBSTRUCTIONS", Arrays.asList(ring).subList(0, 4), true);
+            polyline("OBSTRUCTIONS", Arrays.asList(ring).subList(0, ring.length - 1), true);
             Geometry clear = RoofPlan.footprint(o).buffer(ObstructionKinds.clearM(o));
             outline("CLEAR-DISTANCES", clear);
             String height = Show.in(

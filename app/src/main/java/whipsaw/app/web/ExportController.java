@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import whipsaw.app.Product;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.export.DxfDrawing;
+import whipsaw.app.export.GeoJsonPlan;
 import whipsaw.app.export.Schedules;
 import whipsaw.app.export.Workbook;
 import whipsaw.app.job.JobService;
@@ -26,6 +27,8 @@ public class ExportController {
     private static final MediaType DXF = MediaType.parseMediaType("image/vnd.dxf");
     private static final MediaType XLSX =
             MediaType.parseMediaType("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet");
+
+    private static final MediaType GEOJSON = MediaType.parseMediaType("application/geo+json");
 
     private final JobService jobs;
     private final CodeTableService tables;
@@ -47,6 +50,11 @@ public class ExportController {
     @GetMapping("/jobs/{slug}/plan.dxf")
     public ResponseEntity<byte[]> dxf(@PathVariable String slug) {
         return Download.of(slug + ".dxf", DXF, DxfDrawing.of(design(slug)));
+    }
+
+    @GetMapping("/jobs/{slug}/plan.geojson")
+    public ResponseEntity<byte[]> geoJson(@PathVariable String slug) {
+        return Download.of(slug + ".geojson", GEOJSON, GeoJsonPlan.of(design(slug)));
     }
 
     @GetMapping("/jobs/{slug}/schedules.xlsx")

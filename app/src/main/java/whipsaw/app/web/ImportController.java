@@ -7,7 +7,6 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.locationtech.jts.geom.Coordinate;
 import org.springframework.stereotype.Controller;
@@ -19,11 +18,15 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import whipsaw.app.drawing.ForeignPreview;
 import whipsaw.app.job.JobService;
+import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.exchange.ForeignDrawing;
+import whipsaw.core.exchange.GeoJsonReader;
 import whipsaw.core.exchange.RoofFromDrawing;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Problem;
 import whipsaw.core.units.Show;
 
@@ -61,17 +64,27 @@ public class ImportController {
     public String look(@PathVariable String slug, @RequestParam(required = false) MultipartFile upload, Model model)
             throws IOException {
         if (upload == null || upload.isEmpty()) {
-            throw refused("$.upload", "Drawing file", "", "is missing: choose a DXF file");
+            throw refused("$.upload", "Drawing file", "", "is missing: choose a DXF or GeoJSON file");
         }
         ForeignDrawing drawing;
         try {
-            drawing = DxfReader.read(new String(upload.getBytes(), StandardCharsets.UTF_8));
-        } catch (DxfReader.NotDxf e) {
+            String text = new String(upload.getBytes(), StandardCharsets.UTF_8);
+            drawing = text.stripLeading().startsWith("{")
+                    ? geoJson(jobs.open(slug).design().job(), text)
+                    : DxfReader.read(text);
+        } catch (DxfReader.NotDxf | GeoJsonReader.NotGeoJson | Json.NotJson e) {
             throw refused("$.upload", "Drawing file", String.valueOf(upload.getOriginalFilename()), e.getMessage());
         }
         String id = UUID.randomUUID().toString();
         read.put(id, drawing);
         return show(slug, id, drawing, model);
+    }
+
+    private static ForeignDrawing geoJson(Job job, String text) {
+        Coordinate site = new Coordinate(
+                job.site().longitude().si(), job.site().latitude().si());
+        return GeoJsonReader.read(
+                Json.object(text), site, job.roof().upAzimuth().si());
     }
 
     private String show(String slug, String id, ForeignDrawing drawing, Model model) {
@@ -88,6 +101,7 @@ public class ImportController {
                 .map(ForeignDrawing.Layer::name)
                 .orElse("");
         model.addAttribute("largest", largest);
+        model.addAttribute("kinds", ObstructionKinds.names());
         return "import";
     }
 
@@ -104,8 +118,7 @@ public class ImportController {
      *
      * @param base revision that was looked at; another window's change since is not overwritten
      * @param unit of the drawing
-     * @param outline layer of the outline
-     * @param standing layers of what stands on the roof
+     * @param as use of each layer in the order of their names: outline, a kind of thing, or empty
      * @param height of all of it, an assumption until each is measured
      */
     @PostMapping("/jobs/{slug}/import/{id}")
@@ -114,10 +127,9 @@ public class ImportController {
             @PathVariable String id,
             @RequestParam int base,
             @RequestParam(defaultValue = "") String unit,
-            @RequestParam String outline,
-            @RequestParam(defaultValue = "") Set<String> standing,
+            @RequestParam(required = false) List<String> as,
             @RequestParam String height,
-            @RequestParam String clear) {
+            @RequestParam(defaultValue = "") String clear) {
         ForeignDrawing drawing = read.get(id);
         if (drawing == null) {
             throw new StoreException("the drawing is no longer at hand: choose its file again");
@@ -125,9 +137,18 @@ public class ImportController {
         if (!UNITS.containsKey(unit)) {
             throw refused("$.unit", "Unit of the drawing", unit, "has to be one of m, cm, mm, ft, in: for example mm");
         }
-        RoofFromDrawing roof = RoofFromDrawing.of(drawing, UNITS.get(unit), outline, standing);
+        Map<String, String> use = new LinkedHashMap<>();
+        List<ForeignDrawing.Layer> layers = drawing.layers();
+        for (int i = 0; as != null && i < Math.min(as.size(), layers.size()); i++) {
+            use.put(layers.get(i).name(), as.get(i));
+        }
+        RoofFromDrawing roof = RoofFromDrawing.of(drawing, UNITS.get(unit), use);
         if (roof == null) {
-            throw refused("$.outline", "Layer of the outline", outline, "has no closed shape: choose another");
+            throw refused(
+                    "$.as",
+                    "Layer of the outline",
+                    use.containsValue(RoofFromDrawing.OUTLINE) ? "without a closed shape" : "none chosen",
+                    "gives no roof: say which layer holds the outline as one closed shape");
         }
         List<DocumentPatch.Change> changes = List.of(
                 new DocumentPatch.Change(
@@ -147,22 +168,36 @@ public class ImportController {
                 base,
                 changes,
                 "Roof taken from a drawing: " + roof.outline().size() + " corners, "
-                        + roof.boxes().size() + " things on it");
+                        + roof.things().size() + " things on it");
         return "redirect:/jobs/" + slug;
     }
 
     private static List<Object> obstructions(RoofFromDrawing roof, String height, String clear) {
         List<Object> list = new ArrayList<>();
-        for (RoofFromDrawing.Box b : roof.boxes()) {
+        for (RoofFromDrawing.Thing t : roof.things()) {
             Map<String, Object> o = new LinkedHashMap<>();
             o.put("id", "d-" + (list.size() + 1));
-            o.put("name", b.name());
-            o.put("x", metres(b.x()));
-            o.put("y", metres(b.y()));
-            o.put("width", metres(b.width()));
-            o.put("depth", metres(b.depth()));
-            o.put("height", height.strip().startsWith("~") ? height.strip() : "~" + height.strip());
-            o.put("clear", clear.strip());
+            o.put("name", t.name());
+            o.put("kind", t.kind());
+            o.put("x", metres(t.x()));
+            o.put("y", metres(t.y()));
+            if (!t.corners().isEmpty()) {
+                o.put("shape", "polygon");
+                o.put(
+                        "corners",
+                        t.corners().stream().map(ImportController::corner).toList());
+            } else if (t.circle()) {
+                o.put("shape", "circle");
+                o.put("width", metres(t.width()));
+            } else {
+                o.put("width", metres(t.width()));
+                o.put("depth", metres(t.depth()));
+            }
+            String assumed = height.strip().startsWith("~") ? height.strip() : "~" + height.strip();
+            o.put("height", Double.isNaN(t.heightM()) ? assumed : metres(t.heightM()));
+            if (!clear.isBlank()) {
+                o.put("clear", clear.strip());
+            }
             list.add(o);
         }
         return list;

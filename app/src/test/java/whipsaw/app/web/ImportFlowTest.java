@@ -4,18 +4,24 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.export.DxfDrawing;
+import whipsaw.app.export.GeoJsonPlan;
 import whipsaw.app.job.JobService;
+import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.exchange.ForeignDrawing;
+import whipsaw.core.exchange.GeoJsonReader;
 import whipsaw.core.exchange.RoofFromDrawing;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
@@ -33,7 +39,7 @@ class ImportFlowTest extends ServedTest {
         Design d = milepost();
         ForeignDrawing drawing = DxfReader.read(DxfDrawing.of(d));
         assertThat(drawing.metresPerUnit()).isEqualTo(1);
-        RoofFromDrawing roof = RoofFromDrawing.of(drawing, 1, "ROOF", java.util.Set.of("OBSTRUCTIONS"));
+        RoofFromDrawing roof = RoofFromDrawing.of(drawing, 1, Map.of("ROOF", "outline", "OBSTRUCTIONS", "plant"));
         double left = d.plan().outline().getEnvelopeInternal().getMinX();
         double low = d.plan().outline().getEnvelopeInternal().getMinY();
         assertThat(roof.outline()).hasSize(4);
@@ -44,16 +50,54 @@ class ImportFlowTest extends ServedTest {
                     .isCloseTo(d.plan().edges().get(i).from().y, within(TENTH_MM));
         }
         List<Job.Obstruction> own = d.job().roof().obstructions();
-        assertThat(roof.boxes()).hasSameSizeAs(own);
+        assertThat(roof.things()).hasSameSizeAs(own);
         for (int i = 0; i < own.size(); i++) {
-            assertThat(roof.boxes().get(i).x() + left).isCloseTo(own.get(i).x().si(), within(TENTH_MM));
-            assertThat(roof.boxes().get(i).depth()).isCloseTo(own.get(i).depth().si(), within(TENTH_MM));
+            assertThat(roof.things().get(i).x() + left).isCloseTo(own.get(i).x().si(), within(TENTH_MM));
+            assertThat(roof.things().get(i).depth())
+                    .isCloseTo(own.get(i).depth().si(), within(TENTH_MM));
         }
         // every module came back as a shape of the module's size
         double module = d.layout().alongM() * d.layout().depthM();
         assertThat(drawing.shapes().stream().filter(s -> s.layer().equals("MODULES")))
                 .hasSize(d.layout().modules().size())
                 .allSatisfy(s -> assertThat(s.area()).isCloseTo(module, within(1e-3)));
+    }
+
+    private static Locator layer(Page page, String name) {
+        return page.locator("label.entryline:has-text('" + name + ":') select");
+    }
+
+    @Test
+    void ourGeoJsonReadsBackWithinATenthOfAMillimetre() {
+        for (String slug : List.of("milepost-hall", "overmere-parcel-shed")) {
+            Design d = server.bean(JobService.class).open(slug).design();
+            var site = new Coordinate(
+                    d.job().site().longitude().si(), d.job().site().latitude().si());
+            ForeignDrawing drawing = GeoJsonReader.read(
+                    Json.object(GeoJsonPlan.of(d)),
+                    site,
+                    d.job().roof().upAzimuth().si());
+            var outline = drawing.shapes().stream()
+                    .filter(s -> s.layer().equals("ROOF"))
+                    .findFirst()
+                    .orElseThrow();
+            for (int i = 0; i < outline.points().size(); i++) {
+                assertThat(outline.points()
+                                .get(i)
+                                .distance(d.plan().edges().get(i).from()))
+                        .isLessThan(TENTH_MM);
+            }
+            RoofFromDrawing roof = RoofFromDrawing.of(drawing, 1, Map.of("ROOF", "outline", "OBSTRUCTIONS", "plant"));
+            var own = d.job().roof().obstructions();
+            assertThat(roof.things()).hasSameSizeAs(own);
+            for (int i = 0; i < own.size(); i++) {
+                assertThat(roof.things().get(i).name()).isEqualTo(own.get(i).name());
+                assertThat(roof.things().get(i).heightM())
+                        .isEqualTo(own.get(i).height().si());
+                assertThat(roof.things().get(i).corners())
+                        .hasSameSizeAs(own.get(i).footprint().corners());
+            }
+        }
     }
 
     @Test
@@ -71,14 +115,14 @@ class ImportFlowTest extends ServedTest {
             assertThat(page.locator(".foreign")).not().hasCount(0);
             assertThat(page.locator("main")).containsText("TEXT left out");
             assertThat(page.locator("main")).containsText("does not say its unit");
-            page.locator("[name=outline]").selectOption("ROOF");
-            page.locator("[name=standing][value=OBSTRUCTIONS]").check();
+            layer(page, "ROOF").selectOption("outline");
+            layer(page, "OBSTRUCTIONS").selectOption("plant");
             page.locator("button:has-text('Take it')").click();
             assertThat(page.locator("main")).containsText("m, cm, mm, ft, in");
             page.goBack();
             page.locator("[name=unit]").selectOption("m");
-            page.locator("[name=outline]").selectOption("ROOF");
-            page.locator("[name=standing][value=OBSTRUCTIONS]").setChecked(true);
+            layer(page, "ROOF").selectOption("outline");
+            layer(page, "OBSTRUCTIONS").selectOption("plant");
             assertThat(page.locator("[name=base]")).hasValue("1");
             page.locator("button:has-text('Take it')").click();
             page.locator("#bench[data-ready]").waitFor();

@@ -19,10 +19,17 @@ public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Find
      *
      * @param kind as the file names it, for example LWPOLYLINE
      * @param closed whether the last point joins the first
+     * @param name as the file gives it, or empty
+     * @param heightM as the file gives it, or NaN
      */
-    public record Shape(String layer, String kind, List<Coordinate> points, boolean closed) {
+    public record Shape(
+            String layer, String kind, List<Coordinate> points, boolean closed, String name, double heightM) {
         public Shape {
             points = List.copyOf(points);
+        }
+
+        public Shape(String layer, String kind, List<Coordinate> points, boolean closed) {
+            this(layer, kind, points, closed, "", Double.NaN);
         }
 
         public double area() {

@@ -37,7 +37,8 @@ public record UseByHour(List<Double> kw, int readings, List<String> leftOut) {
             if (line.isEmpty() || line.startsWith("#")) {
                 continue;
             }
-            String[] cells = line.split("[;\\t]|,(?!\\d{1,3}$)");
+            // where cells are parted otherwise a comma is a decimal one
+            String[] cells = line.split(line.matches(".*[;\\t].*") ? "[;\\t]" : ",");
             Matcher time = TIME.matcher(line);
             double kw = number(cells[cells.length - 1]);
             if (cells.length > 1 && time.find() && kw >= 0) {

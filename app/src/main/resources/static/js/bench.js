@@ -290,6 +290,12 @@ function append(button) {
   change([{ op: "append", path: button.dataset.append, value }]);
 }
 
+/** Another roof of the job becomes the one on the sheet. */
+async function workOn(id, words) {
+  const changes = await workOut(slug(), { what: "roof", id }, (problems) => showProblems(problems, null));
+  if (changes) change(changes, null, undefined, words);
+}
+
 /** The legs of a surveyed way become the legs of the AC run. */
 function routeForRun(id) {
   const legs = [];
@@ -301,12 +307,17 @@ function routeForRun(id) {
   change([{ op: "set", path: "$.electrical.run.legs", value: legs }], null, undefined, "AC run by a surveyed way");
 }
 
-/** Fields of a group that come only when asked for. */
-async function openFields(button) {
-  const answer = await fetch(`/jobs/${slug()}/fields?path=${encodeURIComponent(button.dataset.fields)}`, { headers: { Accept: "text/html" } });
+/** Fields of a group that come only when it is chosen. */
+async function openFields(select) {
+  const path = select.value;
+  const part = select.closest("details");
+  part.querySelector("fieldset.fetched")?.remove();
+  if (!path) return;
+  const answer = await fetch(`/jobs/${slug()}/fields?path=${encodeURIComponent(path)}`, { headers: { Accept: "text/html" } });
   if (!answer.ok) return;
   const fresh = parse(await answer.text()).querySelector("fieldset");
-  button.closest("fieldset").replaceWith(fresh);
+  fresh.classList.add("fetched");
+  select.closest("label").after(fresh);
   fresh.querySelector("input, select").focus();
 }
 
@@ -327,6 +338,7 @@ async function step(way) {
 document.addEventListener("change", (event) => {
   const target = event.target;
   if (target.dataset?.path) fieldChanged(target);
+  if (target.matches("[data-pick-fields]")) openFields(target);
   if (target.id === "since") {
     if (target.value) {
       markSince(target.value);
@@ -349,8 +361,8 @@ document.addEventListener("click", (event) => {
   if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
-  if (button.dataset.fields) openFields(button);
   if (button.dataset.append) append(button);
+  if (button.dataset.workOn) workOn(button.dataset.workOn, button.textContent);
   if (button.dataset.route) routeForRun(button.dataset.route);
   if (button.id === "scale-picture") plan.sketch.start("scale");
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);

@@ -261,11 +261,24 @@ export class Plan {
   }
 
   openThing(id) {
-    const field = ["roof.obstructions", "survey.pins"].map((list) => document.querySelector(`[data-path="$.${list}[id=${CSS.escape(id)}].x"], [data-fields="$.${list}[id=${CSS.escape(id)}]"]`)).find(Boolean);
-    if (!field) return;
+    const field = ["roof.obstructions", "survey.pins"].map((list) => document.querySelector(`[data-path="$.${list}[id=${CSS.escape(id)}].x"]`)).find(Boolean);
+    if (!field) {
+      this.pickFields(id);
+      return;
+    }
     field.closest("details").open = true;
     field.scrollIntoView({ block: "center" });
     field.focus();
+  }
+
+  /** With many things the fields of one come when it is chosen from the list. */
+  pickFields(id) {
+    const option = document.querySelector(`[data-pick-fields] option[value$="[id=${CSS.escape(id)}]"]`);
+    if (!option) return;
+    const select = option.closest("select");
+    select.closest("details").open = true;
+    select.value = option.value;
+    select.dispatchEvent(new Event("change", { bubbles: true }));
   }
 
   hover(event) {

@@ -17,9 +17,10 @@ export function startTape(slug, change) {
     const told = await answer.json();
     survey = answer.ok && told.problems.length === 0 ? told : null;
     const words = document.getElementById("tape-words");
-    words.textContent = [told.words, ...told.problems.map((p) => p.message ?? p)].filter(Boolean).join(". ");
-    words.classList.toggle("alertline", told.problems.length > 0);
-    sketch(told.points ?? [], told.fitted ?? [], told.diagonals ?? []);
+    const slips = told.slips ?? [];
+    words.textContent = [told.words, ...told.problems.map((p) => p.message ?? p), ...slips.map((s) => s.words)].filter(Boolean).join(". ");
+    words.classList.toggle("alertline", told.problems.length + slips.length > 0);
+    sketch(told.points ?? [], told.fitted ?? [], told.diagonals ?? [], slips);
     report(told);
   };
   const soon = () => {
@@ -67,7 +68,7 @@ function report(told) {
 }
 
 /** The walk with its closing gap, the outline fitted to it, and how far each corner moved, magnified. */
-function sketch(points, fitted, diagonals) {
+function sketch(points, fitted, diagonals, slips) {
   const svg = document.getElementById("tape-sketch");
   if (points.length < 2) {
     svg.innerHTML = "";
@@ -89,5 +90,6 @@ function sketch(points, fitted, diagonals) {
     `<path class="across" d="${across.join("")}"/>` +
     `<path d="${fitted.length ? line(fitted) + "Z" : line(points)}"/>` +
     (fitted.length ? "" : `<path class="gap" d="${line([end, points[0]])}"/>`) +
-    `<path class="moved" d="${moves.map(line).join("")}"/>${names}`;
+    `<path class="moved" d="${moves.map(line).join("")}"/>${names}` +
+    slips.map((s) => `<circle class="slip" cx="${s.at[0]}" cy="${-s.at[1]}" r="${size * 0.9}"/>`).join("");
 }

@@ -19,6 +19,7 @@ export function startMakers(slug, change) {
   const asks = {
     "form-maker": (values) => ({ what: "form", ...values }),
     repeat: (values) => ({ what: "repeat", ...values }),
+    "add-roof": (values) => ({ what: "add-roof", ...values }),
   };
   for (const [id, ask] of Object.entries(asks)) {
     document.getElementById(id)?.addEventListener("submit", async (event) => {

@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
+import whipsaw.core.roof.LinePieces;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -14,6 +15,11 @@ import whipsaw.core.units.UnitSystem;
 
 /** Dimension strings with ticks: the edges, the bays between grid lines, and where the array begins. */
 final class DimensionLayer {
+    private static final int MANY_EDGES = 60;
+
+    /** The first grid lines lie on the outline; a hair inside they are on the roof. */
+    private static final double HAIR_M = 1e-4;
+
     private final Design design;
     private final RoofPlan plan;
     private final UnitSystem units;
@@ -37,7 +43,11 @@ final class DimensionLayer {
         svg.close("g");
     }
 
+    /** Edges too short for their own number have their length in the list of the drawing only. */
     private void edge(RoofPlan.Edge e) {
+        if (e.lengthM() < textM * 1.2 && plan.edges().size() > MANY_EDGES) {
+            return;
+        }
         double off = textM * 1.2;
         Coordinate a = PlanDrawing.inwards(e.from(), e, -off);
         Coordinate b = PlanDrawing.inwards(e.to(), e, -off);
@@ -134,16 +144,9 @@ final class DimensionLayer {
     }
 
     private void gridLine(Coordinate from, Coordinate to) {
-        Geometry line = plan.outline()
-                .getFactory()
-                .createLineString(new Coordinate[] {from, to})
-                .intersection(plan.outline());
-        for (int i = 0; i < line.getNumGeometries(); i++) {
-            Coordinate[] c = line.getGeometryN(i).getCoordinates();
-            if (c.length > 1) {
-                svg.line("class=\"grid\"", c[0], c[c.length - 1]);
-            }
-        }
+        boolean upright = from.x == to.x;
+        LinePieces.over(plan.outline(), c -> upright ? c.x - from.x - HAIR_M : c.y - from.y - HAIR_M)
+                .forEach(p -> svg.line("class=\"grid\"", p.from(), p.to()));
     }
 
     private void bubble(double x, double y, double radius, String words) {

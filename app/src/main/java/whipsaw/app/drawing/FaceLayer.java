@@ -5,6 +5,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Point;
 import whipsaw.core.design.Design;
 import whipsaw.core.roof.FaceLine;
+import whipsaw.core.roof.LinePieces;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.SheetLines;
 import whipsaw.core.units.Dimension;
@@ -36,7 +37,7 @@ final class FaceLayer {
         svg.open("g", "class=\"layer-ribs\"");
         for (RoofFace face : design.plan().faces().faces()) {
             SheetLines lines = SheetLines.of(face, design.job().roof().fabric());
-            List<RoofFace.Piece> ribs = lines.ribs();
+            List<LinePieces.Piece> ribs = lines.ribs();
             int step = ribs.size() > MOST_RIBS ? 10 : 1;
             StringBuilder d = new StringBuilder();
             for (int i = 0; i < ribs.size(); i += step) {
@@ -106,13 +107,13 @@ final class FaceLayer {
         svg.close("g");
     }
 
-    private static String all(List<RoofFace.Piece> pieces) {
+    private static String all(List<LinePieces.Piece> pieces) {
         StringBuilder d = new StringBuilder();
         pieces.forEach(p -> d.append(line(p)));
         return d.toString();
     }
 
-    private static String line(RoofFace.Piece p) {
+    private static String line(LinePieces.Piece p) {
         return "M" + Svg.point(p.from()) + "L" + Svg.point(p.to());
     }
 }

@@ -99,6 +99,8 @@ public final class PlanDrawing {
         for (Job.Corner c : design.job().electrical().run().points()) {
             box.expandToInclude(c.x().si(), c.y().si());
         }
+        design.job().survey().roofs().forEach(r -> SurveyLayer.onSheet(design.job(), r)
+                .forEach(box::expandToInclude));
         double far = Math.max(1.5, text * (design.plan().bays().isEmpty() ? 3.2 : 4.0));
         double near = Math.max(1.5, text * 3.0);
         // grid bubbles stand at the left and at the top
@@ -129,6 +131,7 @@ public final class PlanDrawing {
         SheetLayer frame = new SheetLayer(design, svg, textM, box);
         SurveyLayer survey = new SurveyLayer(design, svg, textM, paper());
         FaceLayer faces = new FaceLayer(design, svg, textM);
+        survey.otherRoofs();
         roof.roof();
         survey.underlay();
         faces.draw();

@@ -80,8 +80,12 @@ final class RoofLayer {
             if (o.footprint().shape() == Footprint.Shape.RECTANGLE) {
                 PlanDrawing.rect(svg, "clear", x - c, y - c, w + 2 * c, h + 2 * c, c);
                 PlanDrawing.rect(svg, "body", x, y, w, h, 0);
+            } else if (o.footprint().shape() == Footprint.Shape.CIRCLE) {
+                circle("clear", x + w / 2, y + w / 2, w / 2 + c);
+                PlanDrawing.rect(svg, "body box", x, y, w, w, 0);
+                circle("shape", x + w / 2, y + w / 2, w / 2);
             } else {
-                svg.path("class=\"clear\"", ring((Polygon) foot.buffer(c, 4)));
+                svg.path("class=\"clear\"", ring(RoofPlan.keptFree(o)));
                 // scripts read the box of a thing; its shape lies in it
                 PlanDrawing.rect(svg, "body box", x, y, w, h, 0);
                 svg.path("class=\"shape\"", ring(foot));
@@ -121,6 +125,11 @@ final class RoofLayer {
                     new Coordinate(x, y),
                     new Coordinate(x + Math.sin(way + off) * reach, y + Math.cos(way + off) * reach));
         }
+    }
+
+    private void circle(String kind, double x, double y, double r) {
+        svg.raw("<circle class=\"" + kind + "\" cx=\"" + Svg.u(x) + "\" cy=\"" + Svg.u(-y) + "\" r=\"" + Svg.u(r)
+                + "\"/>");
     }
 
     private static String ring(Polygon p) {

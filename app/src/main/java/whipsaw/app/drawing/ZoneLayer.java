@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
@@ -92,9 +94,13 @@ final class ZoneLayer {
 
     private List<String> name(String name, Geometry part) {
         List<String> done = new ArrayList<>();
+        IndexedPointInAreaLocator in = new IndexedPointInAreaLocator(part);
         for (RoofPlan.Edge e : plan.edges()) {
+            if (e.lengthM() < Math.min(textM, 0.3) * 3.3) {
+                continue;
+            }
             for (double along : new double[] {0.5, 0.28, 0.72, 0.12, 0.88}) {
-                if (onEdge(name, part, e, along)) {
+                if (onEdge(name, in, e, along)) {
                     done.add(name);
                     break;
                 }
@@ -168,7 +174,7 @@ final class ZoneLayer {
     }
 
     /** A name along an edge in the strip that modules keep clear, when the zone is there. */
-    private boolean onEdge(String name, Geometry part, RoofPlan.Edge e, double along) {
+    private boolean onEdge(String name, IndexedPointInAreaLocator in, RoofPlan.Edge e, double along) {
         double strip = e.parapetThicknessM() + layout.setbackM();
         double size = Math.min(textM, Math.max(0.3, strip * 0.8));
         Coordinate on = new Coordinate(
@@ -179,7 +185,7 @@ final class ZoneLayer {
         double uy = (e.to().y - e.from().y) / e.lengthM() * half;
         for (int side = -1; side <= 1; side++) {
             Coordinate end = new Coordinate(at.x + side * ux, at.y + side * uy);
-            if (!part.covers(part.getFactory().createPoint(end))) {
+            if (in.locate(end) == Location.EXTERIOR) {
                 return false;
             }
         }

@@ -65,7 +65,12 @@ public final class EntryForm extends EntryFields {
     }
 
     /** A part of the form that opens and closes. */
-    public record Section(String id, String title, boolean open, List<Group> groups) {}
+    public record Section(String id, String title, boolean open, List<Group> groups) {
+        /** Groups whose fields come only when one is chosen. */
+        public long shut() {
+            return groups.stream().filter(Group::shut).count();
+        }
+    }
 
     private final CodeTables tables;
 
@@ -83,6 +88,7 @@ public final class EntryForm extends EntryFields {
                 new Section("roof", "Roof", false, roof.roof()),
                 new Section("fabric", "Form and build-up", false, roof.fabric()),
                 new Section("obstructions", "Obstructions", false, roof.obstructions()),
+                new Section("roofs", "Roofs of this job", false, survey.roofs()),
                 new Section("found", "Pinned on the roof", false, survey.pins()),
                 new Section("services", "Ways and use", false, survey.routes()),
                 new Section("sight", "Seen from", false, survey.sight()),

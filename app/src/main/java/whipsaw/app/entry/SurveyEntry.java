@@ -7,6 +7,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
+import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
@@ -19,6 +20,25 @@ final class SurveyEntry extends EntryFields {
     SurveyEntry(Design design, CatalogueStore catalogue) {
         super(design, catalogue);
         this.survey = job.survey();
+    }
+
+    /** The roofs of the job: the one that is worked on, and the others with their place beside it. */
+    List<EntryForm.Group> roofs() {
+        List<EntryForm.Group> groups = new ArrayList<>();
+        groups.add(plain("Worked on", text("$.survey.roofName", "Name", survey.roofName())));
+        for (Survey.OtherRoof r : survey.roofs()) {
+            String path = "$.survey.roofs[id=" + r.id() + "]";
+            RoofPlan plan = RoofPlan.of(r.roof());
+            groups.add(new EntryForm.Group(
+                    r.name() + ", " + Show.both(units, Dimension.AREA, plan.areaM2()),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", r.name()),
+                            measure(path + ".x", "Its corner 0,0 at x", Dimension.ROOF_LENGTH, r.x()),
+                            measure(path + ".y", "and y", Dimension.ROOF_LENGTH, r.y()))));
+        }
+        return groups;
     }
 
     List<EntryForm.Group> pins() {

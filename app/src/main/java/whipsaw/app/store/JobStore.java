@@ -221,16 +221,23 @@ public class JobStore {
         return number;
     }
 
-    /** The last revisions, newest first. */
+    /** The last revisions, newest first, without their documents. */
     public List<Revision> history(String slug, int most) {
-        return db.select()
+        return db.select(
+                        REVISION.NUMBER,
+                        REVISION.SHOWS,
+                        REVISION.MADE_ON,
+                        REVISION.KIND,
+                        REVISION.WHO,
+                        REVISION.AT,
+                        REVISION.WORDS)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(most)
-                .fetch(JobStore::revision);
+                .fetch(r -> revision(r, Map.of()));
     }
 
     /**
@@ -324,6 +331,10 @@ public class JobStore {
     }
 
     private static Revision revision(Record r) {
+        return revision(r, Json.object(r.get(REVISION.DOCUMENT)));
+    }
+
+    private static Revision revision(Record r, Map<String, Object> document) {
         return new Revision(
                 r.get(REVISION.NUMBER),
                 r.get(REVISION.SHOWS),
@@ -332,7 +343,7 @@ public class JobStore {
                 r.get(REVISION.WHO),
                 r.get(REVISION.AT),
                 r.get(REVISION.WORDS),
-                Json.object(r.get(REVISION.DOCUMENT)));
+                document);
     }
 
     private void insert(

@@ -75,6 +75,9 @@ public class ImportController {
         } catch (DxfReader.NotDxf | GeoJsonReader.NotGeoJson | Json.NotJson e) {
             throw refused("$.upload", "Drawing file", String.valueOf(upload.getOriginalFilename()), e.getMessage());
         }
+        List<ForeignDrawing.Finding> findings = new ArrayList<>(drawing.faults());
+        findings.addAll(drawing.findings());
+        drawing = new ForeignDrawing(drawing.metresPerUnit(), drawing.shapes(), findings);
         String id = UUID.randomUUID().toString();
         read.put(id, drawing);
         return show(slug, id, drawing, model);

@@ -13,6 +13,7 @@ import whipsaw.app.job.JobService;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
 import whipsaw.core.roof.SurveyReport;
+import whipsaw.core.roof.TapeSlips;
 import whipsaw.core.roof.TapeText;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.units.Dimension;
@@ -76,6 +77,14 @@ public class TapeController {
                         .toList(),
                 false);
         boolean up = !walk.counterClockwise();
+        answer.put(
+                "slips",
+                TapeSlips.of(reading.legs(), reading.diagonals(), units).stream()
+                        .map(s -> {
+                            Coordinate c = TapeSlips.at(s, walk);
+                            return Map.of("words", s.words(), "at", up ? turned(c) : List.of(c.x, c.y));
+                        })
+                        .toList());
         fit(answer, reading, units, up, "compass".equals(body.get("closing")));
         answer.put(
                 "points",

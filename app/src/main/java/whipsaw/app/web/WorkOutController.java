@@ -17,6 +17,7 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.RoofForm;
+import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
@@ -54,6 +55,8 @@ public class WorkOutController {
                     case "repeat" -> repeat(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
+                    case "roof" -> workOn(design, text(body, "id"));
+                    case "add-roof" -> addRoof(design, text(body, "name"));
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
                 };
@@ -81,6 +84,47 @@ public class WorkOutController {
     private static String typed(Design design, double metres) {
         Unit unit = roofUnit(design);
         return Show.number(unit.fromSi(metres), 5) + " " + unit.symbol();
+    }
+
+    /** Another roof of the job becomes the one that is worked on. */
+    private static List<Object> workOn(Design design, String id) {
+        try {
+            Job job = RoofSwap.to(design.job(), id, design.layout().facingDeg());
+            Map<String, Object> written = JobWriter.write(job);
+            return List.of(
+                    set("$.roof", written.get("roof")),
+                    set("$.survey", written.get("survey")),
+                    set("$.array", written.get("array")),
+                    set("$.electrical", written.get("electrical")));
+        } catch (IllegalArgumentException e) {
+            throw refused("$.survey.roofs", "Roof", id, e.getMessage());
+        }
+    }
+
+    /** A plain rectangle to the right of the roof, to be given its own shape. */
+    private static List<Object> addRoof(Design design, String name) {
+        if (name.isBlank()) {
+            throw refused("$.survey.roofs", "Name of the roof", name, "is missing: for example Annex");
+        }
+        double right = design.plan().outline().getEnvelopeInternal().getMaxX();
+        List<Object> corners = new ArrayList<>();
+        for (double[] c : new double[][] {{0, 0}, {20, 0}, {20, 10}, {0, 10}}) {
+            corners.add(Map.of("x", typed(design, c[0]), "y", typed(design, c[1])));
+        }
+        Job.Roof own = design.job().roof();
+        Map<String, Object> roof = new LinkedHashMap<>();
+        roof.put("outline", Map.of("kind", "drawn", "corners", corners));
+        roof.put("upAzimuth", own.upAzimuth().typed());
+        roof.put("height", "~" + typed(design, own.height().si()));
+        roof.put("slope", "~0 deg");
+        roof.put("covering", own.covering());
+        Map<String, Object> other = new LinkedHashMap<>();
+        other.put("id", "roof-" + Long.toString(System.currentTimeMillis(), 36));
+        other.put("name", name);
+        other.put("x", typed(design, right + 5));
+        other.put("y", typed(design, 0));
+        other.put("roof", roof);
+        return List.of(Map.of("op", "append", "path", "$.survey.roofs", "value", other));
     }
 
     private static Job.Obstruction thing(Design design, String id) {

@@ -15,7 +15,10 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.RunnerException;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import whipsaw.app.TestServer;
+import whipsaw.app.job.JobService;
 import whipsaw.core.design.Solver;
+import whipsaw.core.exchange.DxfReader;
+import whipsaw.core.job.JobReader;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Show;
 
@@ -95,6 +98,7 @@ public final class Benchmarks {
         page.navigate(server.address(LARGE));
         line(text, "the same of a hatch of the cold store", "under 250", () -> inBrowser(page, "hatch-1", step));
         line(text, "one step of zoom or pan of the cold store until drawn", "smooth: under 50", () -> zoom(page));
+        busy(server, text);
         text.append("\nThe job page is ")
                 .append(server.get(JOB).body().length() / 1000)
                 .append(" kB of HTML (wanted: under 600 kB), that of the cold store ")
@@ -102,6 +106,36 @@ public final class Benchmarks {
                 .append(" kB. Heap in use after all this, with 512 MB allowed: ")
                 .append(usedMegabytes())
                 .append(" MB.\n");
+    }
+
+    /** The roof of 300 corners and 200 things, and a drawing file of 20,000 lines. */
+    static void busy(TestServer server, StringBuilder text) {
+        JobService jobs = server.bean(JobService.class);
+        String slug = jobs.create(JobReader.read(BusyRoof.document(), false).job());
+        int[] step = {0};
+        line(
+                text,
+                "300 corners, 200 things: a corner moved, previewed on the server",
+                "under 100",
+                () -> timed(() -> server.post("/jobs/" + slug + "/change", cornerMoved(0, true, step))));
+        line(
+                text,
+                "the same roof: a vent moved, previewed on the server",
+                "under 100",
+                () -> preview(server, "/jobs/" + slug, "t-77", new int[] {100}));
+        line(text, "the corner stored, with the whole bench as the answer", "under 100", () -> {
+            int base = jobs.open(slug).revision().number();
+            String body = cornerMoved(base, false, step);
+            return timed(() -> server.post("/jobs/" + slug + "/change", body));
+        });
+        String dxf = BusyRoof.drawing();
+        line(text, "a DXF of 20,000 lines read", "under 2000", () -> timed(() -> DxfReader.read(dxf)));
+    }
+
+    private static String cornerMoved(int base, boolean preview, int[] step) {
+        return "{\"base\":" + base + ",\"preview\":" + preview
+                + ",\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.outline.corners[0].x\",\"value\":\"1"
+                + (40 + step[0]++ * 0.001) + " m\"}]}";
     }
 
     private static long preview(TestServer server, String job, String thing, int[] step) {

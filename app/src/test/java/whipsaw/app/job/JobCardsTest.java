@@ -149,7 +149,7 @@ class JobCardsTest extends ServedTest {
                         .layout()
                         .modules())
                 .hasSize(498);
-        assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 3);
+        assertThat(jobs.open(slug).revision().document()).containsEntry("schema", 4);
         jobs.goBack(slug, 2, 1);
         assertThat(jobs.open(slug).design().layout().modules()).hasSize(447);
     }

@@ -306,4 +306,42 @@ class SurveySheetFlowTest extends ServedTest {
             assertThat(page.locator("button[data-check='sight.seen']")).containsText("passes");
         }
     }
+
+    @Test
+    void aSecondRoofStandsBesideAndCanBeWorkedOn() {
+        String slug = fresh("asce");
+        double area = design(slug).plan().areaM2();
+        try (Page page = bench(slug)) {
+            openPart(page, "roofs");
+            page.locator("#add-roof [name=name]").fill("Annex");
+            page.locator("#add-roof button").click();
+            assertThat(page.locator(".otherroof")).hasCount(1);
+            openPart(page, "roofs");
+            page.locator("button:has-text('Work on Annex')").click();
+            assertThat(page.locator("[data-path='$.survey.roofName']")).hasValue("Annex");
+            assertThat(page.locator(".otherroof")).hasCount(1);
+            page.locator("#undo").click();
+            assertThat(page.locator("[data-path='$.survey.roofName']")).hasValue("Main roof");
+        }
+        assertThat(design(slug).plan().areaM2()).isCloseTo(area, within(1e-6));
+    }
+
+    @Test
+    void aWrongTurnIsRingedOnTheSketchAndRefused() {
+        String slug = fresh("asce");
+        try (Page page = bench(slug)) {
+            openPart(page, "roof");
+            page.locator("#tape").fill("60, left\n20, left\n30, left\n20, left\n30, left\n40, left");
+            assertThat(page.locator(".slip")).hasCount(1);
+            assertThat(page.locator("#tape-words")).containsText("turn to the right after edge 3");
+            page.locator("#tape-use").click();
+            assertThat(page.locator("#banner, .fault")).not().hasCount(0);
+            assertThat(page.locator("body")).containsText("does not go together");
+            page.locator("#tape").fill("60, left\n20, left\n30, right\n20, left\n30, left\n40, left");
+            assertThat(page.locator(".slip")).hasCount(0);
+            page.locator("#tape-use").click();
+            assertThat(page.locator(".history li").first()).containsText("Outline changed");
+        }
+        assertThat(design(slug).plan().edges()).hasSize(6);
+    }
 }

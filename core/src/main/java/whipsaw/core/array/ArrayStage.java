@@ -6,23 +6,27 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
-import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.Together;
 import whipsaw.core.table.SetbackTable;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
 
 /** Places modules: one-way rows, or pairs back to back, in landscape on a common column grid, around obstructions. */
 public final class ArrayStage {
-    private static final BufferParameters SQUARE =
+    /** Offset lines that meet in their corners, without the usual simplification of small steps. */
+    private static final BufferParameters EXACT =
             new BufferParameters(4, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 10);
+
+    static {
+        EXACT.setSimplifyFactor(0);
+    }
+
     private static final double WHOLE_TURN = 360;
 
     private final Job job;
@@ -55,9 +59,10 @@ public final class ArrayStage {
         double along = choice.module().length().si();
         double depth = spacing.depthM();
         double columnPitch = along + choice.tray().moduleGap().si();
-        Geometry bare = frame.inFrame(bareRoof(setback));
+        Geometry inside = bareRoof(setback);
+        Geometry bare = frame.inFrame(inside);
         FreeRegion bareRegion = new FreeRegion(bare);
-        FreeRegion region = new FreeRegion(frame.inFrame(aroundObstructions(bareRoof(setback))));
+        FreeRegion region = new FreeRegion(frame.inFrame(aroundObstructions(inside)));
 
         double ridge = pairs == null ? 0 : pairs.input().ridgeGapM();
         double band = pairs == null ? depth : 2 * depth + ridge;
@@ -153,30 +158,46 @@ public final class ArrayStage {
         if (!job.roof().takesTrays()) {
             return plan.outline().getFactory().createPolygon();
         }
+        double keepAll = plan.edges().get(0).parapetThicknessM() + setback;
+        if (plan.edges().stream().allMatch(e -> e.parapetThicknessM() + setback == keepAll)) {
+            return keepAll > 0 ? BufferOp.bufferOp(plan.outline(), -keepAll, EXACT) : plan.outline();
+        }
         List<Geometry> strips = new ArrayList<>();
         GeometryFactory factory = plan.outline().getFactory();
         for (RoofPlan.Edge edge : plan.edges()) {
             double keep = edge.parapetThicknessM() + setback;
             if (keep > 0) {
-                Geometry line = factory.createLineString(new Coordinate[] {edge.from(), edge.to()});
-                strips.add(BufferOp.bufferOp(line, keep, SQUARE));
+                strips.add(factory.createPolygon(squareStrip(edge, keep)));
             }
         }
         return less(plan.outline(), strips);
     }
 
+    /** All within a distance of an edge, square beyond its ends. */
+    private static Coordinate[] squareStrip(RoofPlan.Edge edge, double keep) {
+        double length = edge.lengthM();
+        double dx = (edge.to().x - edge.from().x) / length * keep;
+        double dy = (edge.to().y - edge.from().y) / length * keep;
+        Coordinate first = new Coordinate(edge.from().x - dx + dy, edge.from().y - dy - dx);
+        return new Coordinate[] {
+            first,
+            new Coordinate(edge.to().x + dx + dy, edge.to().y + dy - dx),
+            new Coordinate(edge.to().x + dx - dy, edge.to().y + dy + dx),
+            new Coordinate(edge.from().x - dx - dy, edge.from().y - dy + dx),
+            first
+        };
+    }
+
     private Geometry aroundObstructions(Geometry roof) {
         List<Geometry> keepOuts = new ArrayList<>();
         for (Job.Obstruction o : job.roof().obstructions()) {
-            Polygon rectangle = RoofPlan.footprint(o);
-            double clear = ObstructionKinds.clearM(o);
-            keepOuts.add(clear > 0 ? BufferOp.bufferOp(rectangle, clear, SQUARE) : rectangle);
+            keepOuts.add(RoofPlan.keptFree(o));
         }
         return less(roof, keepOuts);
     }
 
     private static Geometry less(Geometry from, List<Geometry> parts) {
-        return parts.isEmpty() ? from : OverlayNGRobust.overlay(from, UnaryUnionOp.union(parts), OverlayNG.DIFFERENCE);
+        return parts.isEmpty() ? from : OverlayNGRobust.overlay(from, Together.of(parts), OverlayNG.DIFFERENCE);
     }
 
     /** Where rows, or pairs of rows, start. */

@@ -34,6 +34,13 @@ public final class Solver {
     public List<Problem> problems(Job job) {
         List<Problem> problems =
                 new ArrayList<>(OutlineRules.check(job.roof(), job.project().units()));
+        for (int i = 0; i < job.survey().roofs().size(); i++) {
+            String path = "$.survey.roofs[" + i + "].roof";
+            for (Problem p : OutlineRules.check(
+                    job.survey().roofs().get(i).roof(), job.project().units())) {
+                problems.add(new Problem(p.path().replace("$.roof", path), p.label(), p.value(), p.message()));
+            }
+        }
         if (problems.isEmpty()) {
             problems.addAll(ChoiceRules.check(job, RoofPlan.of(job.roof()), tables));
         }

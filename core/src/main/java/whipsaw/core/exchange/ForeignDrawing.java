@@ -1,9 +1,13 @@
 package whipsaw.core.exchange;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.operation.valid.IsValidOp;
+import org.locationtech.jts.operation.valid.TopologyValidationError;
 
 /**
  * Line work of a drawing file.
@@ -50,6 +54,35 @@ public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Find
      * @param at place of the first, in units of the file; null when it has none
      */
     public record Finding(String what, int count, Coordinate at) {}
+
+    /** What would be refused as an outline, with its place: shapes that cross themselves or have sides without length. */
+    public List<Finding> faults() {
+        Findings faults = new Findings();
+        GeometryFactory factory = new GeometryFactory();
+        for (Shape s : shapes) {
+            if (!s.closed() || s.points().size() < 3) {
+                continue;
+            }
+            List<Coordinate> ring = new ArrayList<>(s.points());
+            for (int i = 0; i < ring.size(); i++) {
+                if (ring.get(i).equals2D(ring.get((i + 1) % ring.size()))) {
+                    faults.add(
+                            "side without length on layer '" + s.layer() + "': it is left out of an outline",
+                            ring.get(i));
+                }
+            }
+            ring.add(ring.get(0));
+            IsValidOp valid = new IsValidOp(factory.createPolygon(ring.toArray(Coordinate[]::new)));
+            TopologyValidationError error = valid.getValidationError();
+            if (error != null) {
+                faults.add(
+                        "shape that crosses or touches itself on layer '" + s.layer()
+                                + "': no outline until it is mended in the drawing",
+                        error.getCoordinate());
+            }
+        }
+        return faults.list();
+    }
 
     /** A layer with what lies on it. */
     public record Layer(String name, int shapes, int closed, double largestArea) {}

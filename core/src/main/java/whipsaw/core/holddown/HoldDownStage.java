@@ -71,7 +71,10 @@ public final class HoldDownStage {
     }
 
     private boolean tooNear(Coordinate[] corners) {
-        for (RoofPlan.Edge edge : plan.edges()) {
+        double most = Math.max(
+                TiltedArray.clearNeededM(layout.highEdgeM(), 0),
+                TiltedArray.clearNeededM(layout.highEdgeM(), plan.highestParapetM()));
+        for (RoofPlan.Edge edge : plan.index().near(corners, most)) {
             double needed = TiltedArray.clearNeededM(layout.highEdgeM(), edge.parapetHeightM());
             if (EdgeDistance.within(corners, edge, needed)
                     && Limits.above(needed, EdgeDistance.toEdge(corners, edge))) {

@@ -12,6 +12,8 @@ import whipsaw.core.units.Measure;
  * @param pins marks on the plan
  * @param unseen whether the array must not be seen from any viewer
  * @param underlay a picture under the plan, or null
+ * @param roofName what the roof that is worked on is called
+ * @param roofs the other roofs of the job
  */
 public record Survey(
         Map<String, Answer> answers,
@@ -20,10 +22,13 @@ public record Survey(
         List<Viewer> viewers,
         boolean unseen,
         List<Occupant> occupants,
-        Underlay underlay) {
+        Underlay underlay,
+        String roofName,
+        List<OtherRoof> roofs) {
 
     /** Nobody has been there. */
-    public static final Survey NONE = new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null);
+    public static final Survey NONE =
+            new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null, "Main roof", List.of());
 
     public Survey {
         answers = Map.copyOf(answers);
@@ -31,6 +36,7 @@ public record Survey(
         routes = List.copyOf(routes);
         viewers = List.copyOf(viewers);
         occupants = List.copyOf(occupants);
+        roofs = List.copyOf(roofs);
     }
 
     /** The text of an answer, or empty. */
@@ -143,4 +149,12 @@ public record Survey(
      */
     public record Underlay(
             String picture, Measure x, Measure y, double metresPerPixel, double turnDeg, double opacityPct) {}
+
+    /**
+     * A roof of the job that is not worked on at the moment.
+     *
+     * @param x of its origin on the sheet of the roof that is
+     * @param y of it
+     */
+    public record OtherRoof(String id, String name, Measure x, Measure y, Job.Roof roof) {}
 }

@@ -59,6 +59,21 @@ final class SurveyReader {
                     o.textOrEmpty("source", "Source", 160)));
             o.done();
         }
+        List<Survey.OtherRoof> roofs = new ArrayList<>();
+        for (Doc r : doc.objects("roofs", "Other roofs", 20)) {
+            Doc roof = r.object("roof", "Roof");
+            roofs.add(new Survey.OtherRoof(
+                    r.text("id", "Id", 40),
+                    r.text("name", "Name of the roof", 60),
+                    r.measure("x", Fields.COORDINATE),
+                    r.measure("y", Fields.COORDINATE),
+                    roof == null ? null : RoofReader.roof(roof)));
+            if (roof != null) {
+                roof.done();
+            }
+            r.done();
+        }
+        String name = doc.textOrEmpty("roofName", "Name of the roof", 60);
         return new Survey(
                 answers,
                 pins,
@@ -66,7 +81,9 @@ final class SurveyReader {
                 viewers,
                 doc.flag("unseen", "Must not be seen", false),
                 occupants,
-                underlay(doc));
+                underlay(doc),
+                name.isEmpty() ? Survey.NONE.roofName() : name,
+                roofs);
     }
 
     private static Survey.Answer answer(Doc a, SurveyQuestion q) {

@@ -34,6 +34,16 @@ final class SurveyWriter {
                 .put("kw", o.kw())
                 .text("source", o.source())
                 .map));
+        doc.put("roofName", survey.roofName());
+        if (!survey.roofs().isEmpty()) {
+            doc.put("roofs", Tree.list(survey.roofs(), r -> new Tree()
+                    .put("id", r.id())
+                    .put("name", r.name())
+                    .length("x", r.x())
+                    .length("y", r.y())
+                    .put("roof", RoofWriter.roof(r.roof()))
+                    .map));
+        }
         Survey.Underlay u = survey.underlay();
         if (u != null) {
             doc.put(

@@ -8,6 +8,8 @@ import org.locationtech.jts.algorithm.RobustLineIntersector;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.prep.PreparedGeometry;
+import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
 import whipsaw.core.units.Dimension;
@@ -25,6 +27,19 @@ public final class OutlineRules {
     /** All problems of a roof; empty when it can be used. */
     public static List<Problem> check(Job.Roof roof, UnitSystem units) {
         List<Problem> problems = new ArrayList<>();
+        if (roof.outline() instanceof Job.Taped taped) {
+            List<TapeSlips.Slip> slips = TapeSlips.of(taped.legs(), taped.diagonals(), units);
+            for (TapeSlips.Slip slip : slips) {
+                problems.add(new Problem(
+                        OUTLINE + ".legs",
+                        "Tape survey",
+                        "corner " + slip.corner(),
+                        "does not go together. " + slip.words()));
+            }
+            if (!slips.isEmpty()) {
+                return problems;
+            }
+        }
         OutlineShape shape = OutlineShape.of(roof);
         Traverse tape = shape.tape();
         if (tape != null && tape.closureM() * OutlineShape.WORST_CLOSURE > tape.perimeterM()) {
@@ -115,7 +130,7 @@ public final class OutlineRules {
 
     private static void obstructions(Job.Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
         Set<String> ids = new HashSet<>();
-        Polygon tolerant = (Polygon) outline.buffer(TOUCH_M);
+        PreparedGeometry tolerant = PreparedGeometryFactory.prepare(outline.buffer(TOUCH_M));
         for (int i = 0; i < roof.obstructions().size(); i++) {
             Job.Obstruction o = roof.obstructions().get(i);
             if (!ids.add(o.id())) {

@@ -1,6 +1,7 @@
 package whipsaw.core.roof;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.algorithm.MinimumAreaRectangle;
 import org.locationtech.jts.geom.Coordinate;
@@ -8,8 +9,11 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.operation.buffer.BufferOp;
+import org.locationtech.jts.operation.buffer.BufferParameters;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Spacings;
 
@@ -25,6 +29,7 @@ import whipsaw.core.units.Spacings;
  * @param fit its least-squares fit, or null when it was closed otherwise
  * @param bays structural grid; empty when not known
  * @param faces of a pitched roof; none of a flat one
+ * @param index edges by place
  */
 public record RoofPlan(
         Job.Roof roof,
@@ -36,12 +41,16 @@ public record RoofPlan(
         Traverse tape,
         TapeFit fit,
         List<Bay> bays,
-        RoofFaces faces) {
+        RoofFaces faces,
+        EdgeIndex index) {
 
     static final GeometryFactory GEOMETRY = new GeometryFactory();
 
     /** Sides of the polygon that stands for a circle. */
     private static final int ROUND = 32;
+
+    private static final BufferParameters SQUARE =
+            new BufferParameters(4, BufferParameters.CAP_SQUARE, BufferParameters.JOIN_MITRE, 10);
 
     /**
      * One edge of the outline.
@@ -137,7 +146,8 @@ public record RoofPlan(
                 shape.tape(),
                 shape.fit(),
                 bays(roof.bays(), polygon),
-                RoofFaces.of(roof, edges, polygon));
+                RoofFaces.of(roof, edges, polygon),
+                new EdgeIndex(edges));
     }
 
     static List<Edge> edges(Job.Roof roof, List<Coordinate> corners) {
@@ -182,14 +192,23 @@ public record RoofPlan(
 
     /** What of the roof a thing covers; a circle by the regular polygon around it. */
     public static Polygon footprint(Job.Obstruction o) {
+        return grown(o, 0);
+    }
+
+    /** What modules keep off: the footprint with the clear distance around it, square at its corners. */
+    public static Polygon keptFree(Job.Obstruction o) {
+        return grown(o, ObstructionKinds.clearM(o));
+    }
+
+    private static Polygon grown(Job.Obstruction o, double by) {
         double x = o.x().si();
         double y = o.y().si();
         double w = o.width().si();
         double d = o.depth().si();
         return switch (o.footprint().shape()) {
-            case RECTANGLE -> (Polygon) GEOMETRY.toGeometry(new Envelope(x, x + w, y, y + d));
+            case RECTANGLE -> (Polygon) GEOMETRY.toGeometry(new Envelope(x - by, x + w + by, y - by, y + d + by));
             case CIRCLE -> {
-                double around = w / 2 / Math.cos(Math.PI / ROUND);
+                double around = (w / 2 + by) / Math.cos(Math.PI / ROUND);
                 List<Coordinate> ring = new ArrayList<>();
                 for (int i = 0; i < ROUND; i++) {
                     double angle = 2 * Math.PI * (i + 0.5) / ROUND;
@@ -198,9 +217,12 @@ public record RoofPlan(
                 }
                 yield polygon(ring);
             }
-            case POLYGON -> polygon(o.footprint().corners().stream()
-                    .map(c -> new Coordinate(x + c.x().si(), y + c.y().si()))
-                    .toList());
+            case POLYGON -> {
+                Polygon own = polygon(o.footprint().corners().stream()
+                        .map(c -> new Coordinate(x + c.x().si(), y + c.y().si()))
+                        .toList());
+                yield by > 0 ? (Polygon) BufferOp.bufferOp(own, by, SQUARE) : own;
+            }
         };
     }
 
@@ -210,6 +232,8 @@ public record RoofPlan(
         }
         List<Bay> result = new ArrayList<>();
         Envelope all = outline.getEnvelopeInternal();
+        Coordinate[] closed = outline.getExteriorRing().getCoordinates();
+        Coordinate[] ring = Arrays.copyOf(closed, closed.length - 1);
         List<Double> xs = bays.alongX().over(all.getWidth());
         List<Double> ys = bays.alongY().over(all.getHeight());
         for (int row = 0; row < ys.size(); row++) {
@@ -217,7 +241,7 @@ public record RoofPlan(
                 double x = all.getMinX() + xs.get(column);
                 double y = all.getMinY() + ys.get(row);
                 Envelope cell = new Envelope(x, x + spacing(bays.alongX(), column), y, y + spacing(bays.alongY(), row));
-                double area = outline.intersection(GEOMETRY.toGeometry(cell)).getArea();
+                double area = RectangleClip.areaInside(ring, cell);
                 result.add(new Bay(letters(column) + (row + 1), cell, area));
             }
         }

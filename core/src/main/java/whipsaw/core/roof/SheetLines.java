@@ -14,11 +14,11 @@ import whipsaw.core.job.Fabric;
 public record SheetLines(
         RoofFace face,
         Fabric.BuildUp buildUp,
-        List<RoofFace.Piece> ribs,
+        List<LinePieces.Piece> ribs,
         int ribCount,
         double restM,
-        List<RoofFace.Piece> purlins,
-        List<RoofFace.Piece> screws,
+        List<LinePieces.Piece> purlins,
+        List<LinePieces.Piece> screws,
         double purlinsEndM) {
     /** More ribs than this are no roof. */
     private static final int MOST_RIBS = 20_000;
@@ -31,7 +31,7 @@ public record SheetLines(
 
     public static SheetLines of(RoofFace face, Fabric fabric) {
         Fabric.BuildUp b = fabric.buildUp(face.number());
-        List<RoofFace.Piece> ribs = new ArrayList<>();
+        List<LinePieces.Piece> ribs = new ArrayList<>();
         int count = 0;
         double rest = Double.NaN;
         if (b != null && b.sheet().pitch() != null) {
@@ -59,8 +59,8 @@ public record SheetLines(
                 purlins ? b.purlins().sumM() : Double.NaN);
     }
 
-    private static List<RoofFace.Piece> levelLines(RoofFace face, List<Double> up) {
-        List<RoofFace.Piece> pieces = new ArrayList<>();
+    private static List<LinePieces.Piece> levelLines(RoofFace face, List<Double> up) {
+        List<LinePieces.Piece> pieces = new ArrayList<>();
         for (double at : up) {
             pieces.addAll(face.acrossAt(Math.min(Math.max(at, 1e-4), face.slopeLengthM() - 1e-4)));
         }

@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
-import org.locationtech.jts.operation.union.UnaryUnionOp;
+import org.locationtech.jts.operation.overlayng.OverlayNG;
+import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.Together;
 
 /**
  * Shadows of parapets and obstructions on a level roof. Modules are not raised in it: the shadow at
@@ -43,7 +45,7 @@ public final class RoofShadows {
         if (parts.isEmpty()) {
             return factory.createPolygon();
         }
-        return UnaryUnionOp.union(parts).intersection(design.plan().outline());
+        return OverlayNGRobust.overlay(Together.of(parts), design.plan().outline(), OverlayNG.INTERSECTION);
     }
 
     /** A convex footprint moved along the light, with everything between. */

@@ -3,6 +3,7 @@ package whipsaw.core.site;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Limits;
@@ -13,33 +14,51 @@ import whipsaw.core.units.Limits;
  * taken as extended, is zone 3; an inside corner makes zone 2 only.
  *
  * @param widthM two roof heights
+ * @param boxes around what each corner may make zone 3
  */
-public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) implements RoofZones {
+public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, List<Envelope> boxes)
+        implements RoofZones {
+    private static final KeptAreas KEPT = new KeptAreas();
 
     public static AsceZones of(RoofPlan plan) {
-        return new AsceZones(plan, 2 * plan.roof().height().si(), ZoneCorner.of(plan));
+        double width = 2 * plan.roof().height().si();
+        List<ZoneCorner> corners = ZoneCorner.of(plan);
+        return new AsceZones(
+                plan,
+                width,
+                corners,
+                corners.stream()
+                        .map(c -> ZoneCorner.bothSlabs(c.before(), c.after(), width, plan)
+                                .getEnvelopeInternal())
+                        .toList());
     }
 
     @Override
     public String zone(Coordinate[] panel) {
-        for (ZoneCorner corner : corners) {
-            if (Limits.atMost(EdgeDistance.toLine(panel, corner.before()), widthM)
+        for (int i = 0; i < corners.size(); i++) {
+            ZoneCorner corner = corners.get(i);
+            if (corner.mayHold(panel, boxes.get(i))
+                    && Limits.atMost(EdgeDistance.toLine(panel, corner.before()), widthM)
                     && Limits.atMost(EdgeDistance.toLine(panel, corner.after()), widthM)) {
                 return "3";
             }
         }
-        return plan.edges().stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM)) ? "2" : "1";
+        return plan.index().near(panel, widthM).stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM))
+                ? "2"
+                : "1";
     }
 
     @Override
     public List<Area> areas() {
-        List<Geometry> strips = new ArrayList<>();
-        plan.edges().forEach(edge -> strips.add(ZoneCorner.strip(edge, widthM, plan)));
-        Geometry near = ZoneCorner.union(strips, plan);
+        return KEPT.of(plan.outline(), widthM, this::drawn);
+    }
+
+    private List<Area> drawn() {
+        Geometry field = plan.outline().buffer(-widthM, 16);
         Geometry corner = cornerAreas();
         List<Area> areas = new ArrayList<>();
-        areas.add(new Area("1", 0, ZoneCorner.less(ZoneCorner.less(plan.outline(), near), corner)));
-        areas.add(new Area("2", 1, ZoneCorner.less(near, corner)));
+        areas.add(new Area("1", 0, ZoneCorner.less(field, corner)));
+        areas.add(new Area("2", 1, ZoneCorner.less(ZoneCorner.less(plan.outline(), field), corner)));
         areas.add(new Area("3", 2, corner));
         areas.removeIf(a -> a.shape().isEmpty());
         return areas;
@@ -49,11 +68,11 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners) 
     public Geometry cornerAreas() {
         List<Geometry> areas = new ArrayList<>();
         for (ZoneCorner corner : corners) {
-            Geometry both = ZoneCorner.common(
-                    ZoneCorner.slab(corner.before(), widthM, plan), ZoneCorner.slab(corner.after(), widthM, plan));
-            areas.add(ZoneCorner.common(both, plan.outline()));
+            areas.add(ZoneCorner.bothSlabs(corner.before(), corner.after(), widthM, plan));
         }
-        return ZoneCorner.union(areas, plan);
+        return areas.isEmpty()
+                ? plan.outline().getFactory().createPolygon()
+                : ZoneCorner.common(ZoneCorner.union(areas, plan), plan.outline());
     }
 
     @Override

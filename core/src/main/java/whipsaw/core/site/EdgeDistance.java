@@ -6,6 +6,8 @@ import whipsaw.core.units.Limits;
 
 /** Distances of a panel that lies on the roof from the roof's edges and from their lines. */
 public final class EdgeDistance {
+    private static final double FIRST_REACH_M = 6;
+
     private EdgeDistance() {}
 
     /** Least distance of a panel from the line of an edge, taken as extended; 0 when it crosses it. */
@@ -27,11 +29,19 @@ public final class EdgeDistance {
 
     /** Distance of a panel from the nearest edge. */
     public static double toNearest(Coordinate[] panel, RoofPlan plan) {
-        double least = Double.POSITIVE_INFINITY;
-        for (RoofPlan.Edge edge : plan.edges()) {
-            least = Math.min(least, toEdge(panel, edge));
+        double reach = FIRST_REACH_M;
+        while (true) {
+            double least = Double.POSITIVE_INFINITY;
+            var near = plan.index().near(panel, reach);
+            for (RoofPlan.Edge edge : near) {
+                least = Math.min(least, toEdge(panel, edge));
+            }
+            // an edge beyond the reach cannot be nearer than one within it
+            if (least <= reach || near.size() == plan.edges().size()) {
+                return least;
+            }
+            reach *= 2;
         }
-        return least;
     }
 
     /** Distance of a panel from an edge, neither crossing the other. */

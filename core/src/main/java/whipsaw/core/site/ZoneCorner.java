@@ -3,6 +3,7 @@ package whipsaw.core.site;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.buffer.BufferParameters;
@@ -32,6 +33,20 @@ public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
         return corners;
     }
 
+    /**
+     * Whether a panel may lie within a width of both lines; false is certain. Lines that meet at 20 deg or more leave a
+     * panel's half diagonal less than three times itself to grow by.
+     */
+    boolean mayHold(Coordinate[] panel, Envelope both) {
+        double x = (panel[0].x + panel[2].x) / 2;
+        double y = (panel[0].y + panel[2].y) / 2;
+        double by = 3 * Math.hypot(panel[0].x - x, panel[0].y - y);
+        return x >= both.getMinX() - by
+                && x <= both.getMaxX() + by
+                && y >= both.getMinY() - by
+                && y <= both.getMaxY() + by;
+    }
+
     private static boolean inside(RoofPlan.Edge edge, Coordinate p) {
         return (p.x - edge.from().x) * edge.normalX() + (p.y - edge.from().y) * edge.normalY() < 0;
     }
@@ -47,6 +62,23 @@ public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
                     new Coordinate(edge.to().x + dx, edge.to().y + dy)
                 })
                 .buffer(widthM, 1, BufferParameters.CAP_FLAT);
+    }
+
+    /** The parallelogram within a width of the lines of two edges that do not run the same way. */
+    static Geometry bothSlabs(RoofPlan.Edge a, RoofPlan.Edge b, double widthM, RoofPlan plan) {
+        double det = a.normalX() * b.normalY() - a.normalY() * b.normalX();
+        double atA = a.normalX() * a.from().x + a.normalY() * a.from().y;
+        double atB = b.normalX() * b.from().x + b.normalY() * b.from().y;
+        Coordinate[] ring = new Coordinate[5];
+        int[][] sides = {{-1, -1}, {1, -1}, {1, 1}, {-1, 1}};
+        for (int i = 0; i < 4; i++) {
+            double ca = atA + sides[i][0] * widthM;
+            double cb = atB + sides[i][1] * widthM;
+            ring[i] = new Coordinate(
+                    (ca * b.normalY() - cb * a.normalY()) / det, (a.normalX() * cb - b.normalX() * ca) / det);
+        }
+        ring[4] = ring[0];
+        return plan.outline().getFactory().createPolygon(ring);
     }
 
     /** The part of the roof within a width of an edge. */

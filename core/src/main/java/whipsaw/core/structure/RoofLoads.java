@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.roof.RectangleClip;
 import whipsaw.core.roof.RoofPlan;
 
 /**
@@ -92,12 +93,12 @@ public record RoofLoads(
             inBay[r0 * columns + c0] += massKg;
             return;
         }
-        double whole = ConvexClip.area(corners);
+        double whole = RectangleClip.area(corners);
         for (int r = r0; r <= r1; r++) {
             for (int c = c0; c <= c1; c++) {
                 int i = r * columns + c;
                 inBay[i] += massKg
-                        * ConvexClip.areaInside(corners, plan.bays().get(i).cell())
+                        * RectangleClip.areaInside(corners, plan.bays().get(i).cell())
                         / whole;
             }
         }

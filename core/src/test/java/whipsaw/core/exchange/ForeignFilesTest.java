@@ -135,4 +135,29 @@ class ForeignFilesTest {
                         .findings())
                 .anySatisfy(f -> assertThat(f.what()).contains("twice"));
     }
+
+    @Test
+    void whatCouldBeNoOutlineIsNamedAtItsPlace() {
+        ForeignDrawing crossed = new ForeignDrawing(
+                1,
+                List.of(new ForeignDrawing.Shape(
+                        "ROOF",
+                        "LWPOLYLINE",
+                        List.of(
+                                new Coordinate(0, 0),
+                                new Coordinate(10, 10),
+                                new Coordinate(10, 0),
+                                new Coordinate(10, 0),
+                                new Coordinate(0, 10)),
+                        true)),
+                List.of());
+        assertThat(crossed.faults()).anySatisfy(f -> {
+            assertThat(f.what()).contains("crosses or touches itself on layer 'ROOF'");
+            assertThat(f.at().distance(new Coordinate(5, 5))).isLessThan(1e-9);
+        });
+        assertThat(crossed.faults()).anySatisfy(f -> {
+            assertThat(f.what()).contains("side without length");
+            assertThat(f.at()).isEqualTo(new Coordinate(10, 0));
+        });
+    }
 }

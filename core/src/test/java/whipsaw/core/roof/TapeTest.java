@@ -170,4 +170,30 @@ class TapeTest {
     private static whipsaw.core.site.AsceZones zones(whipsaw.core.design.Design d) {
         return (whipsaw.core.site.AsceZones) d.site().zones();
     }
+
+    private static List<TapeSlips.Slip> slips(String text) {
+        var reading = TapeText.read(text, Unit.FOOT);
+        assertThat(reading.problems()).isEmpty();
+        return TapeSlips.of(reading.legs(), reading.diagonals(), whipsaw.core.units.UnitSystem.US);
+    }
+
+    @Test
+    void aTurnCalledToTheWrongSideIsNamedAtItsCorner() {
+        String l = "60, left\n20, left\n30, %s\n20, left\n30, left\n40, left\n";
+        assertThat(slips(l.formatted("right"))).isEmpty();
+        assertThat(slips(l.formatted("left"))).singleElement().satisfies(s -> {
+            assertThat(s.words()).contains("a turn to the right after edge 3", "0' 0\"");
+            assertThat(s.corner()).isEqualTo(4);
+        });
+    }
+
+    @Test
+    void aTapeAcrossThatCannotBeIsNamed() {
+        String square = "60, left\n40, left\n60, left\n40, left\n";
+        assertThat(slips(square + "diagonal 1-3 72' 1\"\n")).isEmpty();
+        assertThat(slips(square + "diagonal 1-3 105\n")).singleElement().satisfies(s -> assertThat(s.words())
+                .contains("corner 1 to 3 cannot be 105' 0\"", "only 100' 0\""));
+        assertThat(slips(square + "diagonal 2-4 15\n")).singleElement().satisfies(s -> assertThat(s.words())
+                .contains("at least 20' 0\""));
+    }
 }

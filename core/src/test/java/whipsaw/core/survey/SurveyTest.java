@@ -309,4 +309,30 @@ class SurveyTest {
                 .as(q.id())
                 .isTrue());
     }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void changingOverToAnotherRoofAndBackLeavesEverythingInItsPlace() {
+        Map<String, Object> survey = new java.util.LinkedHashMap<>(answers());
+        Map<String, Object> annex = new java.util.LinkedHashMap<>(
+                (Map<String, Object>) JobWriter.write(Jobs.job()).get("roof"));
+        annex.put("upAzimuth", "40 deg");
+        survey.put("roofs", List.of(Map.of("id", "a", "name", "Annex", "x", "70 m", "y", "-5 m", "roof", annex)));
+        survey.put("pins", List.of(Map.of("id", "p", "kind", "leak", "x", "12 m", "y", "3 m")));
+        var job = surveyed(survey, "roof.upAzimuth", "10 deg").job();
+        var over = whipsaw.core.job.RoofSwap.to(job, "a", 180);
+        assertThat(over.survey().roofName()).isEqualTo("Annex");
+        assertThat(over.roof().upAzimuth().si()).isEqualTo(40);
+        var pin = over.survey().pins().get(0);
+        // 58 m to the left and 8 m up of the annex's corner, on a sheet turned 30 degrees clockwise
+        double turn = Math.toRadians(30);
+        assertThat(pin.x().si()).isCloseTo(-58 * Math.cos(turn) - 8 * Math.sin(turn), within(1e-3));
+        assertThat(pin.y().si()).isCloseTo(-58 * Math.sin(turn) + 8 * Math.cos(turn), within(1e-3));
+        assertThat(Jobs.SOLVER.problems(over)).isEmpty();
+        var back = whipsaw.core.job.RoofSwap.to(over, "a", 180);
+        assertThat(back.roof()).isEqualTo(job.roof());
+        assertThat(back.survey().pins().get(0).x().si()).isCloseTo(12, within(2e-4));
+        assertThat(back.survey().roofs().get(0).y().si()).isCloseTo(-5, within(2e-4));
+        assertThat(JobReader.read(JobWriter.write(over), false).job()).isEqualTo(over);
+    }
 }

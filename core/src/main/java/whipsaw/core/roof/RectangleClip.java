@@ -1,14 +1,17 @@
-package whipsaw.core.structure;
+package whipsaw.core.roof;
 
 import java.util.Arrays;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 
-/** Area of a small convex polygon inside a rectangle, by clipping at its four sides in turn. */
-final class ConvexClip {
-    private ConvexClip() {}
+/**
+ * Area of a polygon inside a rectangle, by clipping at its four sides in turn. Of a polygon with inside corners the rest
+ * may hang together by lines without area, which add nothing.
+ */
+public final class RectangleClip {
+    private RectangleClip() {}
 
-    static double areaInside(Coordinate[] polygon, Envelope cell) {
+    public static double areaInside(Coordinate[] polygon, Envelope cell) {
         Coordinate[] rest = polygon;
         rest = clip(rest, 1, 0, cell.getMinX());
         rest = clip(rest, -1, 0, -cell.getMaxX());
@@ -19,7 +22,7 @@ final class ConvexClip {
 
     /** The part with {@code nx x + ny y >= limit}. */
     private static Coordinate[] clip(Coordinate[] polygon, double nx, double ny, double limit) {
-        Coordinate[] result = new Coordinate[polygon.length + 2];
+        Coordinate[] result = new Coordinate[polygon.length * 2];
         int count = 0;
         for (int i = 0; i < polygon.length; i++) {
             Coordinate a = polygon[i];
@@ -37,7 +40,7 @@ final class ConvexClip {
         return Arrays.copyOf(result, count);
     }
 
-    static double area(Coordinate[] polygon) {
+    public static double area(Coordinate[] polygon) {
         double twice = 0;
         for (int i = 0; i < polygon.length; i++) {
             Coordinate a = polygon[i];

@@ -36,7 +36,6 @@ public final class Shots {
             page.locator("[data-layer=strings]").check();
             page.locator("#titleblock .cell").nth(5).click();
             page.locator("#working article[data-figure='roof.footprint']").waitFor();
-            save(page, folder, "bench-changed-tilt-strings");
 
             page.locator("[data-layer=strings]").uncheck();
             page.locator("details[data-section=array] > summary").click();
@@ -57,13 +56,12 @@ public final class Shots {
             page.locator("#ways li").first().waitFor();
             save(page, folder, "bench-ways-out");
             shoot(page, server, JOB + "/compare?from=1&to=3", folder, "compare");
-            shoot(page, server, JOB + "/revisions", folder, "revisions");
             shoot(page, server, "/jobs/ashwell-row-primary-school", folder, "bench-pairs");
             shoot(page, server, "/jobs/quarrybank-cold-store", folder, "bench-cold-store");
             shoot(page, server, "/catalogue/module", folder, "catalogue");
             shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
             shoot(page, server, "/tables", folder, "code-tables");
-            shoot(page, server, "/tables/net_coefficients_fenmarsh", folder, "coefficient-set");
+            metal(page, server, folder);
             shoot(page, server, JOB + "/sheet?sheet=ballast", folder, "ballast-map");
             section(page, server, folder);
             survey(page, server, folder);
@@ -103,6 +101,20 @@ public final class Shots {
         page.locator("#tape-fit .alertline").first().waitFor();
         page.locator("#tape-fit summary").click();
         save(page, folder, "bench-survey-suspect");
+    }
+
+    /** A seam roof with its build-up, a roof of many spans with its section, and a survey sheet. */
+    private static void metal(Page page, TestServer server, Path folder) {
+        page.navigate(server.address("/jobs/tannerby-bus-depot"));
+        page.locator("#bench[data-ready]").waitFor();
+        page.locator("details[data-section=array] > summary").click();
+        page.locator("details[data-section=fabric] > summary").click();
+        page.locator("[data-path='$.roof.buildUps[face=0].purlins']").scrollIntoViewIfNeeded();
+        save(page, folder, "bench-seam-gable");
+        page.navigate(server.address("/jobs/overmere-parcel-shed"));
+        page.locator("#bench[data-ready]").waitFor();
+        save(page, folder, "bench-many-spans");
+        shoot(page, server, "/jobs/tannerby-bus-depot/survey", folder, "survey-sheet");
     }
 
     private static void shoot(Page page, TestServer server, String path, Path folder, String name) {

@@ -167,7 +167,7 @@ public class JobController {
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there are no fields at '" + path + "' in this job"));
         model.addAttribute("g", new EntryForm.Group(group.title(), group.object(), group.thing(), group.inputs()));
-        return "group :: group(${g})";
+        return "group :: group(g=${g})";
     }
 
     private void fill(Model model, JobService.Shown shown) {

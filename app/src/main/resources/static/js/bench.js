@@ -392,3 +392,5 @@ function showHash() {
 window.addEventListener("hashchange", showHash);
 arrange();
 showHash();
+const told = document.getElementById("banner").dataset.told;
+if (told) showBanner(told.split("\n"));

@@ -280,6 +280,8 @@ public final class SectionDrawing {
     }
 
     private void solids() {
+        // on a pitched roof the heights of its folds stand between
+        boolean raised = !design.plan().faces().faces().isEmpty();
         double free = Double.NEGATIVE_INFINITY;
         for (RoofSection.Solid s : section.solids()) {
             boolean parapet = s.kind() == RoofSection.Kind.PARAPET;
@@ -296,7 +298,11 @@ public final class SectionDrawing {
             double middle = (s.fromM() + s.toM()) / 2;
             double half = words.length() * textM * 0.23;
             if (middle - half > free) {
-                svg.text(size("middle") + " class=\"dimtext\"", middle, s.heightM() + textM * 0.3, words);
+                svg.text(
+                        size("middle") + " class=\"dimtext\"",
+                        middle,
+                        s.heightM() + textM * (raised ? 1.5 : 0.3),
+                        words);
                 free = middle + half;
             }
         }

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import whipsaw.app.drawing.ForeignPreview;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Reports;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.exchange.DxfReader;
@@ -38,6 +39,7 @@ public class ImportController {
             Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "ft", 0.3048, "in", 0.0254);
 
     private final JobService jobs;
+    private final Reports reports;
 
     /** Drawings read and not yet taken; the oldest give way. */
     private final Map<String, ForeignDrawing> read = Collections.synchronizedMap(new LinkedHashMap<>() {
@@ -49,7 +51,8 @@ public class ImportController {
         }
     });
 
-    public ImportController(JobService jobs) {
+    public ImportController(JobService jobs, Reports reports) {
+        this.reports = reports;
         this.jobs = jobs;
     }
 
@@ -172,7 +175,28 @@ public class ImportController {
                 changes,
                 "Roof taken from a drawing: " + roof.outline().size() + " corners, "
                         + roof.things().size() + " things on it");
-        return "redirect:/jobs/" + slug;
+        return "redirect:/jobs/" + slug + "?report=" + reports.keep(report(drawing, roof, use));
+    }
+
+    /** What was taken and what was not, with the reason. */
+    private static List<String> report(ForeignDrawing drawing, RoofFromDrawing roof, Map<String, String> use) {
+        List<String> lines = new ArrayList<>();
+        lines.add("Taken: an outline of " + roof.outline().size() + " corners and "
+                + roof.things().size() + (roof.things().size() == 1 ? " thing on it." : " things on it."));
+        use.forEach((layer, as) -> {
+            if (as.isEmpty()) {
+                lines.add("Layer '" + layer + "' left out, as you said.");
+            }
+        });
+        roof.findings().forEach(f -> lines.add(counted(f)));
+        drawing.findings().forEach(f -> lines.add(counted(f)));
+        return lines;
+    }
+
+    private static String counted(ForeignDrawing.Finding f) {
+        return Character.toUpperCase(f.what().charAt(0))
+                + f.what().substring(1)
+                + (f.count() > 1 ? ", " + f.count() + " times." : ".");
     }
 
     private static List<Object> obstructions(RoofFromDrawing roof, String height, String clear) {

@@ -18,6 +18,7 @@ import whipsaw.app.entry.EntryForm;
 import whipsaw.app.entry.FaceWords;
 import whipsaw.app.help.Guide;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Reports;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
@@ -40,16 +41,23 @@ public class JobController {
     private final JobService jobs;
     private final CatalogueStore catalogue;
     private final CodeTableService tables;
+    private final Reports reports;
 
-    public JobController(JobService jobs, CatalogueStore catalogue, CodeTableService tables) {
+    public JobController(JobService jobs, CatalogueStore catalogue, CodeTableService tables, Reports reports) {
+        this.reports = reports;
         this.jobs = jobs;
         this.catalogue = catalogue;
         this.tables = tables;
     }
 
     @GetMapping("/jobs/{slug}")
-    public String open(@PathVariable String slug, @RequestParam(defaultValue = "false") boolean guide, Model model) {
+    public String open(
+            @PathVariable String slug,
+            @RequestParam(defaultValue = "false") boolean guide,
+            @RequestParam(defaultValue = "") String report,
+            Model model) {
         model.addAttribute("guideOpen", guide);
+        model.addAttribute("told", String.join("\n", reports.take(report)));
         fill(model, jobs.open(slug));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job";

@@ -126,6 +126,8 @@ class ImportFlowTest extends ServedTest {
             assertThat(page.locator("[name=base]")).hasValue("1");
             page.locator("button:has-text('Take it')").click();
             page.locator("#bench[data-ready]").waitFor();
+            assertThat(page.locator("#banner")).containsText("Taken: an outline of 4 corners and 8 things on it.");
+            assertThat(page.locator("#banner")).containsText("Layer 'MODULES' left out, as you said.");
             assertThat(page.locator("[data-obstruction]")).hasCount(8);
             assertThat(page.locator(".history li").first())
                     .containsText("Roof taken from a drawing: 4 corners, 8 things");

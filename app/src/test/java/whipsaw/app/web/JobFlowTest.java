@@ -193,8 +193,9 @@ class JobFlowTest extends ServedTest {
         page.mouse().move(walkway.x + 30, y - 20);
         page.mouse().move(walkway.x + 30, y - 34);
         page.mouse().up();
+        // the preview shows it first, the drop stores it
         assertThat(page.locator("[data-walkway='7']")).hasCount(1);
-        assertThat(revision()).isEqualTo("3");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
     }
 
     @Test

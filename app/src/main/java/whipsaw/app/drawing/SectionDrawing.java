@@ -189,6 +189,7 @@ public final class SectionDrawing {
         solids();
         panels();
         if (design.job().roof().fabric().flat()) {
+            SightInSection.draw(design, section.line(), svg, textM, top - textM * 0.6);
             shadows();
             rays(top - textM * 1.5);
         }

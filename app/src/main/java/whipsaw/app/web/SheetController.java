@@ -16,8 +16,10 @@ import whipsaw.app.print.JobSheet;
 import whipsaw.app.print.PaperStyle;
 import whipsaw.app.print.SheetPdf;
 import whipsaw.app.table.CodeTableService;
+import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.Problem;
+import whipsaw.core.survey.Consequences;
 import whipsaw.core.working.Working;
 
 /** Paper: the job sheet, the ballast map for the crew and the workings, as page and as PDF. */
@@ -64,6 +66,8 @@ public class SheetController {
     private void fill(Map<String, Object> model, Wanted w, boolean ownStyle) {
         JobSheet sheet = JobSheet.of(w.shown().design(), w.shown().revision(), tables.tables(), w.paper(), ownStyle);
         model.put("sheet", sheet);
+        Design design = w.shown().design();
+        model.put("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
         model.put("title", SHEETS.get(w.sheet()));
         model.put("kind", w.sheet());
         model.put("paper", w.paper());

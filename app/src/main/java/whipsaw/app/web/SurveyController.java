@@ -259,7 +259,13 @@ public class SurveyController {
         Model model = new org.springframework.ui.ExtendedModelMap();
         fill(model, shown, Map.of(), Map.of());
         Map<String, Object> filled = new LinkedHashMap<>(model.asMap());
-        PaperSize size = PaperSize.of(paper, shown.design().job().project().units());
+        PaperSize size;
+        try {
+            size = PaperSize.of(paper, shown.design().job().project().units());
+        } catch (IllegalArgumentException e) {
+            throw WorkOutController.refused(
+                    "$.paper", "Paper", paper, "is none of a4, a3, letter, tabloid: for example a4");
+        }
         PaperStyle style = PaperStyle.of(shown, size, "Survey sheet", null);
         return Download.of(slug + "-survey.pdf", MediaType.APPLICATION_PDF, pdf.render("survey-blank", filled, style));
     }

@@ -209,4 +209,29 @@ class SurveyDrawingTest {
         assertThat(PlanDrawing.forScreen(d, List.of())).contains("class=\"otherroof\"", ">Annex<");
         assertThat(PlanDrawing.extent(d).contains(35, -6)).isTrue();
     }
+
+    @Test
+    void aSectionShowsTheLineOfSightOverTheParapetItCrosses() {
+        Design d = demo(
+                0,
+                "$.survey",
+                Map.of(
+                        "viewers",
+                        List.of(Map.of(
+                                "id", "v", "name", "Road", "x", "90 ft", "y", "-200 ft", "eye", "5' 3\"", "ground",
+                                "0 ft"))));
+        CutLine up = new CutLine(new Coordinate(25, -3), new Coordinate(25, 43));
+        String svg = SectionDrawing.of(d, up, PlanDrawing.standardSun(d));
+        Matcher line = Pattern.compile("class=\"sightline\" d=\"M([-0-9.]+) ([-0-9.]+)L([-0-9.]+) ([-0-9.]+)\"")
+                .matcher(svg);
+        assertThat(line.find()).isTrue();
+        double rise = -(Double.parseDouble(line.group(4)) - Double.parseDouble(line.group(2)))
+                / (Double.parseDouble(line.group(3)) - Double.parseDouble(line.group(1)));
+        // roof 20 ft, parapet 3 ft 6 in, eye 5 ft 3 in, 200 ft away
+        assertThat(rise).isCloseTo((20 + 3.5 - 5.25) / 200, within(1e-3));
+        assertThat(Double.parseDouble(line.group(2))).isCloseTo(-3.5 * 30.48, within(0.2));
+        assertThat(svg).contains("seen from Road above this");
+        CutLine aside = new CutLine(new Coordinate(-3, 20), new Coordinate(60, 20));
+        assertThat(SectionDrawing.of(d, aside, PlanDrawing.standardSun(d))).doesNotContain("class=\"sightline\"");
+    }
 }

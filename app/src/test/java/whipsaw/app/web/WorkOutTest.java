@@ -193,6 +193,7 @@ class WorkOutTest extends ServedTest {
         assertThat(server.get(DEPOT + "/fields?path=$.roof.nothing").statusCode())
                 .isEqualTo(404);
         assertThat(server.get("/pictures/none").statusCode()).isEqualTo(404);
+        assertThat(server.get(DEPOT + "/survey/blank.pdf?paper=papyrus").body()).contains("none of a4");
         HttpResponse<String> geo = server.get(DEPOT + "/plan.geojson");
         assertThat(geo.headers().firstValue("Content-Type").orElse("")).startsWith("application/geo+json");
         assertThat(geo.body()).contains("\"layer\":\"FACE\"", "\"layer\":\"PINS\"");

@@ -92,6 +92,7 @@ public final class WaysOut {
      */
     public static List<Way> of(Design design, Check check, List<BlockType> blocks, Solver solver) {
         WaysOut all = new WaysOut(design, check, solver);
+        SurveyWays.of(design, check).forEach(idea -> all.offer("survey", idea.words(), idea.changes()));
         all.tilts();
         all.gaps();
         all.blocks(blocks);
@@ -150,7 +151,10 @@ public final class WaysOut {
     /** What a change would do, better or not; null when it is refused or leaves nothing. */
     private Way tried(String kind, String words, List<Change> changes) {
         Design after = solved(changes);
-        if (after == null || after.layout().modules().isEmpty()) {
+        boolean emptied = after != null
+                && after.layout().modules().isEmpty()
+                && !design.layout().modules().isEmpty();
+        if (after == null || emptied) {
             return null;
         }
         Check then = find(after, check.id());

@@ -11,6 +11,8 @@ final class Neighbours {
     private final ArrayLayout layout;
     private final RoofPlan plan;
     private final double openM;
+    private static final double FIRST_REACH_M = 8;
+
     private final List<List<ArrayLayout.Module>> rows = new ArrayList<>();
 
     /** A side of a module with what is there. */
@@ -105,8 +107,22 @@ final class Neighbours {
     private double toBuildingEdge(double s, double t, double ds, double dt) {
         Coordinate from = layout.frame().plan(s, t);
         Coordinate way = layout.frame().plan(ds, dt);
+        double reach = FIRST_REACH_M;
+        while (true) {
+            Coordinate to = new Coordinate(from.x + way.x * reach, from.y + way.y * reach);
+            List<RoofPlan.Edge> near = plan.index().near(new Coordinate[] {from, to}, 0);
+            double least = nearest(from, way, near);
+            // an edge that the reach misses lies beyond it
+            if (least <= reach || near.size() == plan.edges().size() || reach > plan.longSideM() * 2) {
+                return least;
+            }
+            reach *= 2;
+        }
+    }
+
+    private static double nearest(Coordinate from, Coordinate way, List<RoofPlan.Edge> edges) {
         double least = Double.POSITIVE_INFINITY;
-        for (RoofPlan.Edge edge : plan.edges()) {
+        for (RoofPlan.Edge edge : edges) {
             double ex = edge.to().x - edge.from().x;
             double ey = edge.to().y - edge.from().y;
             double cross = way.x * ey - way.y * ex;

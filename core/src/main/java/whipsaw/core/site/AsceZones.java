@@ -35,9 +35,12 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
 
     @Override
     public String zone(Coordinate[] panel) {
+        double x = (panel[0].x + panel[2].x) / 2;
+        double y = (panel[0].y + panel[2].y) / 2;
+        double reach = ZoneCorner.REACH * Math.hypot(panel[0].x - x, panel[0].y - y);
         for (int i = 0; i < corners.size(); i++) {
             ZoneCorner corner = corners.get(i);
-            if (corner.mayHold(panel, boxes.get(i))
+            if (ZoneCorner.mayHold(x, y, reach, boxes.get(i))
                     && Limits.atMost(EdgeDistance.toLine(panel, corner.before()), widthM)
                     && Limits.atMost(EdgeDistance.toLine(panel, corner.after()), widthM)) {
                 return "3";

@@ -33,18 +33,15 @@ public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
         return corners;
     }
 
-    /**
-     * Whether a panel may lie within a width of both lines; false is certain. Lines that meet at 20 deg or more leave a
-     * panel's half diagonal less than three times itself to grow by.
-     */
-    boolean mayHold(Coordinate[] panel, Envelope both) {
-        double x = (panel[0].x + panel[2].x) / 2;
-        double y = (panel[0].y + panel[2].y) / 2;
-        double by = 3 * Math.hypot(panel[0].x - x, panel[0].y - y);
-        return x >= both.getMinX() - by
-                && x <= both.getMaxX() + by
-                && y >= both.getMinY() - by
-                && y <= both.getMaxY() + by;
+    /** Lines that meet at 20 deg or more leave a panel's half diagonal less than three times itself to grow by. */
+    static final double REACH = 3;
+
+    /** Whether a panel about a place may lie within a width of both lines; false is certain. */
+    static boolean mayHold(double x, double y, double reach, Envelope both) {
+        return x >= both.getMinX() - reach
+                && x <= both.getMaxX() + reach
+                && y >= both.getMinY() - reach
+                && y <= both.getMaxY() + reach;
     }
 
     private static boolean inside(RoofPlan.Edge edge, Coordinate p) {

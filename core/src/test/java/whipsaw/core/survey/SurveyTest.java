@@ -335,4 +335,42 @@ class SurveyTest {
         assertThat(back.survey().roofs().get(0).y().si()).isCloseTo(-5, within(2e-4));
         assertThat(JobReader.read(JobWriter.write(over), false).job()).isEqualTo(over);
     }
+
+    @Test
+    void whatTheSurveyContradictsIsPutRightByOneChange() {
+        Design windy = surveyed(answers("terrainE", "D"));
+        var ways = whipsaw.core.design.WaysOut.of(windy, check(windy, "survey.terrain-E"), List.of(), Jobs.SOLVER);
+        assertThat(ways).anySatisfy(w -> {
+            assertThat(w.words()).isEqualTo("Exposure D for wind");
+            assertThat(w.after()).as("the check no longer arises").isNull();
+        });
+        Map<String, Object> vent = new java.util.LinkedHashMap<>(Map.of(
+                "id",
+                "v",
+                "name",
+                "Vent",
+                "kind",
+                "vent",
+                "x",
+                "10 m",
+                "y",
+                "10 m",
+                "width",
+                "1 m",
+                "depth",
+                "1 m",
+                "height",
+                "1 m",
+                "measured",
+                "12 m from edge 1, 10 m from edge 4"));
+        Design moved = Jobs.design("roof.parapets", List.of(), "roof.obstructions", List.of(vent));
+        assertThat(check(moved, "survey.offset-v").demand()).startsWith("2 m");
+        var back = whipsaw.core.design.WaysOut.of(moved, check(moved, "survey.offset-v"), List.of(), Jobs.SOLVER);
+        assertThat(back)
+                .extracting(w -> w.words())
+                .contains(
+                        "Vent back to 12 m from edge 1, 10 m from edge 4",
+                        "Vent stays where it is drawn, the measurement goes");
+        assertThat(back.get(0).after()).isNull();
+    }
 }

@@ -49,8 +49,8 @@ public final class PlanData {
         data.put("rowsOfBand", design.layout().pairs() == null ? 1 : 2);
         data.put("column", layout.columnPitchM());
         data.put("large", ArrayLayer.large(design));
-        CutLine cut = SectionDrawing.standardCut(design);
-        CutLine across = SectionDrawing.acrossRoof(design);
+        CutLine cut = CutLines.standard(design);
+        CutLine across = CutLines.acrossRoof(design);
         data.put("cut", ring(new Coordinate[] {cut.a(), cut.b()}));
         data.put("across", ring(new Coordinate[] {across.a(), across.b()}));
         data.put(

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import whipsaw.app.drawing.CutLines;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.drawing.RevisionLayer;
 import whipsaw.app.drawing.RoofList;
@@ -51,7 +52,7 @@ public class DrawingController {
         Design design = jobs.open(slug).design();
         within("day", "Day of the year", day, 1, DAYS, "355");
         within("hour", "Solar hour", hour, 0, 24, "13.5");
-        CutLine line = cut == null || cut.isEmpty() ? SectionDrawing.standardCut(design) : cut(cut);
+        CutLine line = cut == null || cut.isEmpty() ? CutLines.standard(design) : cut(cut);
         SolarTime sun = SolarTime.of(
                 design.job().site().latitude().si(),
                 design.job().site().longitude().si(),

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
+import whipsaw.app.drawing.CutLines;
 import whipsaw.app.drawing.PlanData;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.drawing.SectionDrawing;
@@ -189,7 +190,7 @@ public class JobController {
         model.addAttribute("tapeClosing", compass ? "compass" : "fit");
         model.addAttribute("faceWords", FaceWords.of(design));
         SolarTime sun = PlanDrawing.standardSun(design);
-        CutLine cut = SectionDrawing.standardCut(design);
+        CutLine cut = CutLines.standard(design);
         model.addAttribute("section", SectionDrawing.of(design, cut, sun));
         model.addAttribute("sun", sun);
         model.addAttribute("sunDay", SectionDrawing.day(sun));

@@ -51,7 +51,7 @@ class PaperPensTest {
     void aSectionOfPairsShowsBothFacesAndNamesTheSide() {
         Design school =
                 SOLVER.solve(JobReader.read(Seeds.demoJobs().get(1), false).job());
-        CutLine cut = SectionDrawing.standardCut(school);
+        CutLine cut = CutLines.standard(school);
         String morning = SectionDrawing.sunWords(
                 school, cut, SolarTime.of(school.job().site().latitude().si(), 0, 172, 7));
         String evening = SectionDrawing.sunWords(

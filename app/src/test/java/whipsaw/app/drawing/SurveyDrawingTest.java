@@ -144,7 +144,7 @@ class SurveyDrawingTest {
 
     @Test
     void theStandardCutCrossesTheFoldsAndShowsTheirHeights() {
-        CutLine cut = SectionDrawing.standardCut(SHED);
+        CutLine cut = CutLines.standard(SHED);
         assertThat(cut.lengthM()).isCloseTo(60.05 * 1.08, within(0.1));
         String svg = SectionDrawing.of(SHED, cut, PlanDrawing.standardSun(SHED));
         assertThat(count(svg, ">+0.8 m<")).isEqualTo(4);

@@ -99,6 +99,9 @@ public final class OutlineRules {
             for (int j = i + 1; j < n; j++) {
                 Coordinate c = corners.get(j);
                 Coordinate d = corners.get((j + 1) % n);
+                if (!Envelope.intersects(a, b, c, d)) {
+                    continue;
+                }
                 lines.computeIntersection(a, b, c, d);
                 boolean neighbours = j == i + 1 || (i == 0 && j == n - 1);
                 boolean foldsBack = neighbours && lines.getIntersectionNum() > 1; // one edge lies on the other

@@ -273,7 +273,9 @@ class DrawingFlowTest extends ServedTest {
         assertThat(page.locator("#working .beside")).containsText("zone");
         String first = page.locator("#working h2").first().innerText();
         page.locator("#working button[data-figure^='uplift/']").first().click();
+        assertThat(page.locator("#working article[data-figure^='uplift/']")).hasCount(1);
         page.locator("#working button[data-figure='site.qh']").click();
+        assertThat(page.locator("#working article[data-figure='site.qh']")).hasCount(1);
         assertThat(page.locator("#working .trail")).containsText(first);
         page.locator("#working .workinghead button").first().click();
         assertThat(page.locator("#working h2").first()).containsText("uplift");

@@ -1,7 +1,7 @@
 // Readings of a laser tape go into the length field that had the focus last. The tape here is simulated.
 import { token } from "./token.js";
 
-const FIELDS = "input[data-length], #tape, .entryline input, #draft-length";
+const FIELDS = "input[data-length], #tape";
 const EVERY_MS = 600;
 let field = null;
 let last = 0;

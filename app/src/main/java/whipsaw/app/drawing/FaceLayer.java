@@ -14,19 +14,29 @@ import whipsaw.core.units.UnitSystem;
 
 /** Faces of a pitched roof: ridges, valleys and eaves, slopes, ribs or seams, purlins and screw lines. */
 final class FaceLayer {
-    /** A face with more ribs is drawn with every tenth only, and says so in the list. */
+    /** A face with more ribs is drawn with every tenth only, and its name says so. */
     private static final int MOST_RIBS = 600;
+
+    private static final int RIBS_LEFT_OUT = 10;
 
     private final Design design;
     private final Svg svg;
     private final double textM;
     private final UnitSystem units;
+    private final List<SheetLines> sheets;
 
     FaceLayer(Design design, Svg svg, double textM) {
         this.design = design;
         this.svg = svg;
         this.textM = textM;
         this.units = design.job().project().units();
+        this.sheets = design.plan().faces().faces().stream()
+                .map(face -> SheetLines.of(face, design.job().roof().fabric()))
+                .toList();
+    }
+
+    private static int ribStep(SheetLines lines) {
+        return lines.ribs().size() > MOST_RIBS ? RIBS_LEFT_OUT : 1;
     }
 
     void draw() {
@@ -35,24 +45,17 @@ final class FaceLayer {
         }
         svg.open("g", "class=\"layer-faces\"");
         svg.open("g", "class=\"layer-ribs\"");
-        for (RoofFace face : design.plan().faces().faces()) {
-            SheetLines lines = SheetLines.of(face, design.job().roof().fabric());
-            List<LinePieces.Piece> ribs = lines.ribs();
-            int step = ribs.size() > MOST_RIBS ? 10 : 1;
+        for (SheetLines lines : sheets) {
             StringBuilder d = new StringBuilder();
-            for (int i = 0; i < ribs.size(); i += step) {
-                d.append(line(ribs.get(i)));
+            for (int i = 0; i < lines.ribs().size(); i += ribStep(lines)) {
+                d.append(line(lines.ribs().get(i)));
             }
             svg.path("class=\"rib\"", d.toString());
             svg.path("class=\"screwline\"", all(lines.screws()));
         }
         svg.close("g");
         svg.open("g", "class=\"layer-purlins\"");
-        for (RoofFace face : design.plan().faces().faces()) {
-            svg.path(
-                    "class=\"purlin\"",
-                    all(SheetLines.of(face, design.job().roof().fabric()).purlins()));
-        }
+        sheets.forEach(lines -> svg.path("class=\"purlin\"", all(lines.purlins())));
         svg.close("g");
         for (FaceLine line : design.plan().faces().lines()) {
             if (line.other() > 0 || line.kind() == FaceLine.Kind.HEAD) {
@@ -64,7 +67,8 @@ final class FaceLayer {
 
     /** Slopes with an arrow down the fall, and the names of lines; over everything else. */
     void names() {
-        for (RoofFace face : design.plan().faces().faces()) {
+        for (SheetLines lines : sheets) {
+            RoofFace face = lines.face();
             Point at = face.plan().getInteriorPoint();
             Coordinate c = at.getCoordinate();
             double reach = textM * 1.5;
@@ -85,7 +89,8 @@ final class FaceLayer {
                     "class=\"facename\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.95) + "\"",
                     c.x + face.upY() * textM * 0.2 + textM * 3,
                     c.y - textM * 0.3,
-                    "face " + face.number() + ", " + Show.number(face.slopeDeg(), 1) + "°");
+                    "face " + face.number() + ", " + Show.number(face.slopeDeg(), 1) + "°"
+                            + (ribStep(lines) > 1 ? ", every tenth rib drawn" : ""));
             svg.close("g");
         }
         svg.open("g", "class=\"layer-faces\"");

@@ -28,6 +28,8 @@ import whipsaw.core.units.Show;
 @Controller
 public class PictureController {
     private static final int MOST_PHOTOS = 20;
+    private static final int LONGEST_CAPTION = 160;
+    private static final int LONGEST_NAME = 80;
     private static final double USUAL_OPACITY = 55;
 
     private final JobService jobs;
@@ -67,6 +69,15 @@ public class PictureController {
                 : text.strip().substring(0, Math.min(most, text.strip().length()));
     }
 
+    /** What somebody wrote is kept whole or refused. */
+    private static String whole(String label, String text, int most) {
+        if (text.strip().length() > most) {
+            throw WorkOutController.refused(
+                    "$.caption", label, brief(text, 40) + "...", "is longer than " + most + " characters: shorten it");
+        }
+        return text.strip();
+    }
+
     /** Adds a photograph to a pin, with caption and who took it. */
     @PostMapping("/jobs/{slug}/pins/{pin}/photos")
     public String photo(
@@ -94,8 +105,8 @@ public class PictureController {
                 read.kind(),
                 read.width(),
                 read.height(),
-                brief(caption, 160),
-                brief(who, 80),
+                whole("Caption", caption, LONGEST_CAPTION),
+                whole("Taken by", who, LONGEST_NAME),
                 read.bytes());
         List<String> photos = new ArrayList<>(at.photos());
         if (!photos.contains(id)) {

@@ -33,7 +33,7 @@ import whipsaw.core.survey.UseByHour;
 /** The survey sheet: what is known, what is missing for which stage, and what comes of it; on a desk, a phone and paper. */
 @Controller
 public class SurveyController {
-    private static final int LONGEST = 2_000_000;
+    private static final long LONGEST_FILE = 4_000_000;
 
     private final JobService jobs;
     private final PictureStore pictures;
@@ -279,7 +279,7 @@ public class SurveyController {
             @RequestParam(defaultValue = "") String meter,
             @RequestParam(required = false) MultipartFile upload)
             throws IOException {
-        if (upload == null || upload.isEmpty() || upload.getSize() > LONGEST * 2L) {
+        if (upload == null || upload.isEmpty() || upload.getSize() > LONGEST_FILE) {
             throw WorkOutController.refused(
                     "$.upload",
                     "Readings",

@@ -23,6 +23,8 @@ public record SheetLines(
     /** More ribs than this are no roof. */
     private static final int MOST_RIBS = 20_000;
 
+    private static final double ON_TOP_M = 0.02;
+
     public SheetLines {
         ribs = List.copyOf(ribs);
         purlins = List.copyOf(purlins);
@@ -62,7 +64,10 @@ public record SheetLines(
     private static List<LinePieces.Piece> levelLines(RoofFace face, List<Double> up) {
         List<LinePieces.Piece> pieces = new ArrayList<>();
         for (double at : up) {
-            pieces.addAll(face.acrossAt(Math.min(Math.max(at, 1e-4), face.slopeLengthM() - 1e-4)));
+            // a line on the eave or the top lies a hair inside; one beyond the top is not on the face
+            if (at <= face.slopeLengthM() + ON_TOP_M) {
+                pieces.addAll(face.acrossAt(Math.min(Math.max(at, 1e-4), face.slopeLengthM() - 1e-4)));
+            }
         }
         return pieces;
     }

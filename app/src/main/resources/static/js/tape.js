@@ -20,7 +20,7 @@ export function startTape(slug, change) {
     const slips = told.slips ?? [];
     words.textContent = [told.words, ...told.problems.map((p) => p.message ?? p), ...slips.map((s) => s.words)].filter(Boolean).join(". ");
     words.classList.toggle("alertline", told.problems.length + slips.length > 0);
-    sketch(told.points ?? [], told.fitted ?? [], told.diagonals ?? [], slips);
+    sketch(told.points ?? [], told.fitted ?? [], told, slips);
     report(told);
   };
   const soon = () => {
@@ -33,8 +33,8 @@ export function startTape(slug, change) {
     await read();
     if (!survey?.legs.length) return;
     const face = document.querySelector('input[name="face"]:checked').value;
-    const { legs, diagonals } = survey;
-    change([{ op: "set", path: "$.roof.outline", value: { kind: "taped", face, closing: closing(), legs, diagonals } }]);
+    const { legs, diagonals, offsets } = survey;
+    change([{ op: "set", path: "$.roof.outline", value: { kind: "taped", face, closing: closing(), legs, diagonals, offsets } }]);
   });
   if (text.value.trim()) read();
 }
@@ -68,7 +68,7 @@ function report(told) {
 }
 
 /** The walk with its closing gap, the outline fitted to it, and how far each corner moved, magnified. */
-function sketch(points, fitted, diagonals, slips) {
+function sketch(points, fitted, { diagonals = [], offsets = [] }, slips) {
   const svg = document.getElementById("tape-sketch");
   if (points.length < 2) {
     svg.innerHTML = "";
@@ -84,6 +84,13 @@ function sketch(points, fitted, diagonals, slips) {
   const moves = fitted.map((f, i) => [points[i], [points[i][0] + (f[0] - points[i][0]) * MAGNIFIED, points[i][1] + (f[1] - points[i][1]) * MAGNIFIED]]);
   const corners = fitted.length ? fitted : points.slice(0, -1);
   const across = diagonals.filter((d) => corners[d.from - 1] && corners[d.to - 1]).map((d) => line([corners[d.from - 1], corners[d.to - 1]]));
+  for (const { corner, from, to } of offsets) {
+    const [p, a, b] = [corner, from, to].map((c) => corners[c - 1]);
+    if (!p || !a || !b) continue;
+    const along = ((p[0] - a[0]) * (b[0] - a[0]) + (p[1] - a[1]) * (b[1] - a[1])) / ((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2 || 1);
+    const foot = [a[0] + along * (b[0] - a[0]), a[1] + along * (b[1] - a[1])];
+    across.push(line([p, foot]), line([along < 0.5 ? a : b, foot]));
+  }
   const size = Math.max(x1 - x0, y1 - y0) / 14;
   const names = corners.map((p, i) => `<text x="${p[0]}" y="${-p[1]}" font-size="${size}" text-anchor="middle">${i + 1}</text>`).join("");
   svg.innerHTML =

@@ -15,6 +15,20 @@ document.getElementById("pad").addEventListener("click", (event) => {
   text.dispatchEvent(new Event("input", { bubbles: true }));
 });
 
+/** Begins a corner's distance square off the line of two others; its length comes from the keys. */
+document.getElementById("off-add").addEventListener("click", () => {
+  const [corner, from, to] = ["corner", "from", "to"].map((k) => document.getElementById(`off-${k}`).value.trim());
+  const corners = text.value.split("\n").filter((l) => /\b(left|right)\b/i.test(l)).length;
+  const wrong = [corner, from, to].find((c) => !/^\d+$/.test(c) || Number(c) < 1 || Number(c) > corners);
+  if (wrong !== undefined || new Set([corner, from, to].map(Number)).size < 3) {
+    told.textContent = `${wrong === undefined ? "A corner is named twice" : `There is no corner "${wrong}"`}: it takes three corners of 1 to ${corners}, for example 3 from 1 to 2.`;
+    return;
+  }
+  told.textContent = "";
+  text.value = `${text.value.replace(/\n*$/, "\n")}offset ${corner} from ${from}-${to} `;
+  text.scrollTop = text.scrollHeight;
+});
+
 /** Begins a tape across between the next two corners that have none. */
 document.getElementById("across").addEventListener("click", () => {
   const corners = text.value.split("\n").filter((l) => /\b(left|right)\b/i.test(l)).length;

@@ -49,15 +49,16 @@ public class TapeController {
         var reading = TapeText.read(text, Dimension.ROOF_LENGTH.unit(units));
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("problems", reading.problems().stream().map(Problem::words).toList());
+        Job.Taped taped = reading.taped();
         answer.put(
                 "legs",
-                reading.legs().stream()
+                taped.legs().stream()
                         .map(l ->
                                 Map.of("length", l.length().typed(), "turnDeg", l.turnDeg(), "measured", l.measured()))
                         .toList());
         answer.put(
                 "diagonals",
-                reading.diagonals().stream()
+                taped.diagonals().stream()
                         .map(d -> Map.of(
                                 "from",
                                 d.from(),
@@ -66,49 +67,58 @@ public class TapeController {
                                 "length",
                                 d.length().typed()))
                         .toList());
-        if (reading.legs().isEmpty()) {
+        answer.put(
+                "offsets",
+                taped.offsets().stream()
+                        .map(o -> Map.of(
+                                "corner",
+                                o.corner(),
+                                "from",
+                                o.from(),
+                                "to",
+                                o.to(),
+                                "length",
+                                o.length().typed()))
+                        .toList());
+        if (taped.legs().isEmpty()) {
             answer.put("points", List.of());
             answer.put("words", "");
             return answer;
         }
         Traverse walk = Traverse.of(
-                reading.legs().stream()
+                taped.legs().stream()
                         .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
                         .toList(),
                 false);
         boolean up = !walk.counterClockwise();
         answer.put(
                 "slips",
-                TapeSlips.of(reading.legs(), reading.diagonals(), units).stream()
+                TapeSlips.of(taped, units).stream()
                         .map(s -> {
                             Coordinate c = TapeSlips.at(s, walk);
                             return Map.of("words", s.words(), "at", up ? turned(c) : List.of(c.x, c.y));
                         })
                         .toList());
-        fit(answer, reading, units, up, "compass".equals(body.get("closing")));
+        fit(answer, taped, units, up, "compass".equals(body.get("closing")));
         answer.put(
                 "points",
                 walk.rawVertices().stream()
                         .map(c -> up ? turned(c) : List.of(c.x, c.y))
                         .toList());
-        answer.put("words", words(reading.legs().size(), walk, units));
+        answer.put("words", words(taped.legs().size(), walk, units));
         return answer;
     }
 
     /** The outline that fits best and what every tape makes of it; nothing while the walk is far from closing. */
     private static void fit(
-            Map<String, Object> answer, TapeText.Reading reading, UnitSystem units, boolean up, boolean compass) {
-        int corners = reading.legs().size();
-        boolean across = reading.diagonals().stream()
-                .allMatch(d -> Math.max(d.from(), d.to()) <= corners
-                        && Math.min(d.from(), d.to()) >= 1
-                        && Math.abs(d.from() - d.to()) > 1
-                        && Math.abs(d.from() - d.to()) < corners - 1);
-        if (compass || !across) {
+            Map<String, Object> answer, Job.Taped taped, UnitSystem units, boolean up, boolean compass) {
+        int corners = taped.legs().size();
+        boolean meant = taped.diagonals().stream().allMatch(d -> d.crosses(corners))
+                && taped.offsets().stream().allMatch(o -> o.names(corners));
+        if (compass || !meant) {
             return;
         }
-        SurveyReport report =
-                SurveyReport.of(new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals()), units);
+        SurveyReport report = SurveyReport.of(taped, units);
         if (report == null) {
             return;
         }

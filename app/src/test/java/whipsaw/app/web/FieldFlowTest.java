@@ -76,6 +76,12 @@ class FieldFlowTest extends ServedTest {
             page.locator("#tape").fill(walk + "145 ft\n");
             page.locator("#across").click();
             assertThat(page.locator("#tape")).hasValue(Pattern.compile("diagonal 2-4 $"));
+            page.locator("#off-corner").fill("7");
+            page.locator("#off-add").click();
+            assertThat(page.locator("#stored")).containsText("There is no corner \"7\"");
+            page.locator("#off-corner").fill("3");
+            page.locator("#off-add").click();
+            assertThat(page.locator("#tape")).hasValue(Pattern.compile("offset 3 from 1-2 $"));
             page.locator("#tape").fill(walk.replace("diagonal 1-3 ", ""));
             page.locator("#tape-use").click();
             assertThat(page.locator("#stored")).containsText("Stored as revision 2");

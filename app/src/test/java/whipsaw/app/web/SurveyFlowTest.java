@@ -13,7 +13,7 @@ import whipsaw.core.job.JobReader;
 /** From a tape with a blunder in it to an outline that can be trusted. */
 class SurveyFlowTest extends ServedTest {
     private static final String WRONG =
-            "40.305 m, left\n12 m, left\n15 m, left -\n8 m, left\n25 m, left\n20 m, left\ndiagonal 1-3 41.761 m\n";
+            "40.305 m, left\n12 m, left\n15 m, left -\n8 m, left\n25 m, left\n20 m, left\ndiagonal 1-3 41.761 m\noffset 5 from 1-2 20.002 m\n";
 
     @Test
     void aBlunderIsNamedDecidedAndMended() {
@@ -38,7 +38,9 @@ class SurveyFlowTest extends ServedTest {
             assertThat(page.locator("#checks")).containsText("Tapes of the survey agree");
             page.locator("#checks [data-figure='survey.fit']").click();
             assertThat(page.locator("#working")).containsText("diagonal 1-3");
-            assertThat(page.locator("#tape")).hasValue(java.util.regex.Pattern.compile("diagonal 1-3 41.761 m"));
+            assertThat(page.locator("#working")).containsText("offset 5 from 1-2");
+            assertThat(page.locator("#tape"))
+                    .hasValue(java.util.regex.Pattern.compile("diagonal 1-3 41.761 m\\noffset 5 from 1-2 20.002 m"));
         }
         var plan = server.bean(JobService.class).open(slug).design().plan();
         assertThat(plan.fit().fits()).isTrue();

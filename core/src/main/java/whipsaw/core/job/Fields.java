@@ -8,6 +8,7 @@ final class Fields {
 
     static final Field EDGE = of("Edge length", Dimension.ROOF_LENGTH, 0.3, 1000);
     static final Field DIAGONAL = of("Diagonal", Dimension.ROOF_LENGTH, 0.3, 1500);
+    static final Field OFFSET = of("Offset", Dimension.ROOF_LENGTH, 0.05, 1500);
     static final Field COORDINATE = of("Coordinate", Dimension.ROOF_LENGTH, -2000, 2000);
     static final Field UP_AZIMUTH = of("Azimuth of the top of the sheet", Dimension.ANGLE, 0, 360);
     static final Field ROOF_HEIGHT = of("Mean roof height", Dimension.ROOF_LENGTH, 2, 60);

@@ -84,12 +84,19 @@ public record Job(
      *
      * @param closing how the closing error is spread
      * @param diagonals tapes across the roof
+     * @param offsets corners taped square off the line of two others
      */
-    public record Taped(boolean insideFace, Closing closing, List<TapedLeg> legs, List<TapedDiagonal> diagonals)
+    public record Taped(
+            boolean insideFace,
+            Closing closing,
+            List<TapedLeg> legs,
+            List<TapedDiagonal> diagonals,
+            List<TapedOffset> offsets)
             implements Outline {
         public Taped {
             legs = List.copyOf(legs);
             diagonals = List.copyOf(diagonals);
+            offsets = List.copyOf(offsets);
         }
     }
 
@@ -97,7 +104,7 @@ public record Job(
     public enum Closing {
         /** Least squares over every tape and corner. */
         FIT,
-        /** In proportion to the length walked, corners alike; diagonals only check it. */
+        /** In proportion to the length walked, corners alike; diagonals and offsets are left out. */
         COMPASS
     }
 
@@ -113,7 +120,29 @@ public record Job(
      * @param from corner, from 1: where edge 1 begins
      * @param to corner
      */
-    public record TapedDiagonal(int from, int to, Measure length) {}
+    public record TapedDiagonal(int from, int to, Measure length) {
+        /** Whether it joins two of so many corners with another between them on either side. */
+        public boolean crosses(int corners) {
+            int apart = Math.abs(from - to);
+            return Math.min(from, to) >= 1 && Math.max(from, to) <= corners && apart > 1 && apart < corners - 1;
+        }
+    }
+
+    /**
+     * The distance of a corner square off the line through two others, to either side.
+     *
+     * @param corner from 1
+     * @param from corner on the line
+     * @param to another one on it
+     */
+    public record TapedOffset(int corner, int from, int to, Measure length) {
+        /** Whether it names three different ones of so many corners. */
+        public boolean names(int corners) {
+            boolean within =
+                    Math.min(corner, Math.min(from, to)) >= 1 && Math.max(corner, Math.max(from, to)) <= corners;
+            return within && from != to && corner != from && corner != to;
+        }
+    }
 
     /** Corners on the plan. */
     public record Drawn(List<Corner> corners) implements Outline {

@@ -140,7 +140,14 @@ final class RoofReader {
                     d.done();
                 }
             }
-            result = new Job.Taped(inside, closing, legs, diagonals);
+            List<Job.TapedOffset> offsets = new ArrayList<>();
+            if (doc.has("offsets")) {
+                for (Doc o : doc.objects("offsets", "Offsets", MOST_CORNERS)) {
+                    offsets.add(offset(o, legs.size()));
+                    o.done();
+                }
+            }
+            result = new Job.Taped(inside, closing, legs, diagonals, offsets);
         } else {
             List<Job.Corner> corners = corners(doc, "corners", "Corners", MOST_CORNERS);
             enough(doc, "corners", corners.size());
@@ -153,15 +160,32 @@ final class RoofReader {
     private static Job.TapedDiagonal diagonal(Doc doc, int corners) {
         int from = doc.whole("from", "From corner", 1, Math.max(1, corners));
         int to = doc.whole("to", "To corner", 1, Math.max(1, corners));
-        int apart = Math.abs(from - to);
-        if (apart < 2 || apart == corners - 1) {
+        Job.TapedDiagonal diagonal = new Job.TapedDiagonal(from, to, doc.measure("length", Fields.DIAGONAL));
+        if (!diagonal.crosses(corners)) {
             doc.problem(
                     "to",
                     "Diagonal",
                     from + "-" + to,
                     "joins no two corners with another between: for example 1-3; the edge itself is taped as an edge");
         }
-        return new Job.TapedDiagonal(from, to, doc.measure("length", Fields.DIAGONAL));
+        return diagonal;
+    }
+
+    private static Job.TapedOffset offset(Doc doc, int corners) {
+        int most = Math.max(1, corners);
+        Job.TapedOffset offset = new Job.TapedOffset(
+                doc.whole("corner", "Corner", 1, most),
+                doc.whole("from", "From corner", 1, most),
+                doc.whole("to", "To corner", 1, most),
+                doc.measure("length", Fields.OFFSET));
+        if (!offset.names(corners)) {
+            doc.problem(
+                    "corner",
+                    "Offset",
+                    offset.corner() + " from " + offset.from() + "-" + offset.to(),
+                    "names a corner twice: it takes a corner and two others, for example corner 5 from 1-2");
+        }
+        return offset;
     }
 
     private static void enough(Doc doc, String key, int count) {

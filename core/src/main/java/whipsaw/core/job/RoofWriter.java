@@ -82,6 +82,12 @@ final class RoofWriter {
                             .put("to", d.to())
                             .length("length", d.length())
                             .map))
+                    .put("offsets", Tree.list(taped.offsets(), o -> new Tree()
+                            .put("corner", o.corner())
+                            .put("from", o.from())
+                            .put("to", o.to())
+                            .length("length", o.length())
+                            .map))
                     .map;
         }
         Job.Drawn drawn = (Job.Drawn) outline;

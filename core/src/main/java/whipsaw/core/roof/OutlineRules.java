@@ -28,7 +28,7 @@ public final class OutlineRules {
     public static List<Problem> check(Job.Roof roof, UnitSystem units) {
         List<Problem> problems = new ArrayList<>();
         if (roof.outline() instanceof Job.Taped taped) {
-            List<TapeSlips.Slip> slips = TapeSlips.of(taped.legs(), taped.diagonals(), units);
+            List<TapeSlips.Slip> slips = TapeSlips.of(taped, units);
             for (TapeSlips.Slip slip : slips) {
                 problems.add(new Problem(
                         OUTLINE + ".legs",

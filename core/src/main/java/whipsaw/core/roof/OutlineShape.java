@@ -35,7 +35,7 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
                 true);
         List<Coordinate> corners = new ArrayList<>();
         boolean fits = taped.closing() == Job.Closing.FIT && tape.closureM() * WORST_CLOSURE <= tape.perimeterM();
-        TapeFit fit = fits ? TapeFit.of(legs(taped), diagonals(taped), TapeFit.Accuracy.USUAL) : null;
+        TapeFit fit = fits ? TapeFit.of(legs(taped), checks(taped), TapeFit.Accuracy.USUAL) : null;
         for (Coordinate c : fit == null ? tape.vertices() : fit.vertices()) {
             // a walk with right turns starts up the sheet, so that the roof lies above and right of
             // it
@@ -50,11 +50,17 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
                 .toList();
     }
 
-    static List<TapeFit.Diagonal> diagonals(Job.Taped taped) {
-        return taped.diagonals().stream()
-                .map(d -> new TapeFit.Diagonal(
-                        d.from() - 1, d.to() - 1, d.length().si()))
-                .toList();
+    /** What was taped besides the walk: diagonals, then offsets. */
+    static List<TapeFit.Check> checks(Job.Taped taped) {
+        List<TapeFit.Check> checks = new ArrayList<>();
+        for (Job.TapedDiagonal d : taped.diagonals()) {
+            checks.add(new TapeFit.Diagonal(d.from() - 1, d.to() - 1, d.length().si()));
+        }
+        for (Job.TapedOffset o : taped.offsets()) {
+            checks.add(new TapeFit.Offset(
+                    o.corner() - 1, o.from() - 1, o.to() - 1, o.length().si()));
+        }
+        return checks;
     }
 
     static Job.Parapet parapet(Job.Roof roof, int edge) {

@@ -22,7 +22,7 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
     /**
      * One observation.
      *
-     * @param name edge 2, corner 3, diagonal 1-3
+     * @param name edge 2, corner 3, diagonal 1-3, offset 5 from 1-2
      * @param words observed, fitted and the difference
      * @param normalised residual over its standard deviation
      */
@@ -46,8 +46,8 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
         if (walk.closureM() * OutlineShape.WORST_CLOSURE > walk.perimeterM()) {
             return null;
         }
-        List<TapeFit.Diagonal> diagonals = OutlineShape.diagonals(taped);
-        TapeFit fit = TapeFit.of(legs, diagonals, TapeFit.Accuracy.USUAL);
+        List<TapeFit.Check> checks = OutlineShape.checks(taped);
+        TapeFit fit = TapeFit.of(legs, checks, TapeFit.Accuracy.USUAL);
         if (fit == null) {
             return null;
         }
@@ -64,11 +64,11 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
                     "Every tape fits within its accuracy; the farthest off is " + worst.name() + ", " + worst.words()
                             + ".",
                     "",
-                    diagonals.isEmpty()
-                            ? "No diagonal is taped: a wrong tape can hide in corners that are not square."
+                    checks.isEmpty()
+                            ? "No diagonal or offset is taped: a wrong tape can hide in corners that are not square."
                             : "");
         }
-        TapeFit.Suspects suspects = TapeFit.suspects(legs, diagonals, TapeFit.Accuracy.USUAL);
+        TapeFit.Suspects suspects = TapeFit.suspects(legs, checks, TapeFit.Accuracy.USUAL);
         return new SurveyReport(
                 fit,
                 List.copyOf(lines),
@@ -82,6 +82,7 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
             case EDGE -> "edge " + (o.from() + 1);
             case CORNER -> "corner " + (o.from() + 1);
             case DIAGONAL -> "diagonal " + (o.from() + 1) + "-" + (o.to() + 1);
+            case OFFSET -> "offset " + (o.corner() + 1) + " from " + (o.from() + 1) + "-" + (o.to() + 1);
         };
     }
 

@@ -22,12 +22,20 @@ public final class TapeSlips {
      */
     public record Slip(String words, int corner) {}
 
-    public static List<Slip> of(List<Job.TapedLeg> legs, List<Job.TapedDiagonal> diagonals, UnitSystem units) {
+    public static List<Slip> of(Job.Taped taped, UnitSystem units) {
         List<Slip> slips = new ArrayList<>();
+        List<Job.TapedLeg> legs = taped.legs();
         if (legs.size() > 2) {
             turns(legs, units, slips);
-            for (Job.TapedDiagonal d : diagonals) {
-                diagonal(legs, d, units, slips);
+            for (Job.TapedDiagonal d : taped.diagonals()) {
+                if (d.crosses(legs.size())) {
+                    diagonal(legs, d, units, slips);
+                }
+            }
+            for (Job.TapedOffset o : taped.offsets()) {
+                if (o.names(legs.size())) {
+                    offset(legs, o, units, slips);
+                }
             }
         }
         return slips;
@@ -77,9 +85,6 @@ public final class TapeSlips {
         int n = legs.size();
         int from = Math.min(d.from(), d.to()) - 1;
         int to = Math.max(d.from(), d.to()) - 1;
-        if (from < 0 || to >= n || to - from < 2 || to - from == n - 1) {
-            return;
-        }
         double taped = d.length().si();
         for (int side = 0; side < 2; side++) {
             double sum = 0;
@@ -106,6 +111,32 @@ public final class TapeSlips {
                 return;
             }
         }
+    }
+
+    /** A corner is never farther off a line than it is from either end of it along the edges. */
+    private static void offset(List<Job.TapedLeg> legs, Job.TapedOffset o, UnitSystem units, List<Slip> slips) {
+        double most = Math.min(along(legs, o.corner(), o.from()), along(legs, o.corner(), o.to()));
+        if (o.length().si() > most * SLACK) {
+            slips.add(new Slip(
+                    "Corner " + o.corner() + " cannot lie "
+                            + Show.both(units, Dimension.ROOF_LENGTH, o.length().si()) + " off the line "
+                            + o.from() + "-" + o.to() + ": it is at most "
+                            + Show.both(units, Dimension.ROOF_LENGTH, most)
+                            + " from an end of it along the edges. Read the tape again, or name the right corners.",
+                    o.corner()));
+        }
+    }
+
+    /** The shorter way along the edges between two corners, counted from 1. */
+    private static double along(List<Job.TapedLeg> legs, int a, int b) {
+        double way = 0;
+        double round = 0;
+        for (int i = 1; i <= legs.size(); i++) {
+            double length = legs.get(i - 1).length().si();
+            round += length;
+            way += i >= Math.min(a, b) && i < Math.max(a, b) ? length : 0;
+        }
+        return Math.min(way, round - way);
     }
 
     /** Where a slip is seen on the walk. */

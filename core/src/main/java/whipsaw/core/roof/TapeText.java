@@ -17,7 +17,7 @@ import whipsaw.core.units.UnitTextException;
  * Reads a tape survey as it is called out: one edge a line, its length and the turn at its end,
  * {@code 42' 7 1/2", left} or {@code 13.1 m right 88.5}. A turn without an angle is taken as square, 90 deg;
  * one with an angle was measured. A tape across the roof is {@code diagonal 1-3 41' 9"}, corners counted from
- * where edge 1 begins.
+ * where edge 1 begins. A corner square off the line through two others is {@code offset 5 from 1-2 12' 3"}.
  */
 public final class TapeText {
     private static final Pattern LINE = Pattern.compile(
@@ -26,14 +26,19 @@ public final class TapeText {
     private static final Pattern ACROSS = Pattern.compile(
             "diag(?:onal)?\\.?\\s+(\\d{1,3})\\s*(?:-|to|,)\\s*(\\d{1,3})[\\s,:;=]+(.+)", Pattern.CASE_INSENSITIVE);
 
+    private static final Pattern SQUARE_OFF = Pattern.compile(
+            "off(?:set)?\\.?\\s+(\\d{1,3})\\s+(?:from|off)\\s+(\\d{1,3})\\s*(?:-|to|,)\\s*(\\d{1,3})[\\s,:;=]+(.+)",
+            Pattern.CASE_INSENSITIVE);
+
     private TapeText() {}
 
     /**
      * What was read so far.
      *
+     * @param taped as it would be closed by best fit, outer face
      * @param problems one per line that cannot be read, with the line number in the path
      */
-    public record Reading(List<Job.TapedLeg> legs, List<Job.TapedDiagonal> diagonals, List<Problem> problems) {}
+    public record Reading(Job.Taped taped, List<Problem> problems) {}
 
     /**
      * @param bare unit of a bare number
@@ -41,6 +46,7 @@ public final class TapeText {
     public static Reading read(String text, Unit bare) {
         List<Job.TapedLeg> legs = new ArrayList<>();
         List<Job.TapedDiagonal> diagonals = new ArrayList<>();
+        List<Job.TapedOffset> offsets = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         String[] lines = text.split("\\R");
         for (int i = 0; i < lines.length; i++) {
@@ -50,7 +56,18 @@ public final class TapeText {
             }
             Matcher across = ACROSS.matcher(line);
             if (across.matches()) {
-                diagonal(across, i, line, bare, diagonals, problems);
+                Measure length = across(across.group(3), i, line, bare, problems);
+                if (length != null) {
+                    diagonals.add(new Job.TapedDiagonal(number(across, 1), number(across, 2), length));
+                }
+                continue;
+            }
+            Matcher off = SQUARE_OFF.matcher(line);
+            if (off.matches()) {
+                Measure length = across(off.group(4), i, line, bare, problems);
+                if (length != null) {
+                    offsets.add(new Job.TapedOffset(number(off, 1), number(off, 2), number(off, 3), length));
+                }
                 continue;
             }
             Matcher m = LINE.matcher(line);
@@ -59,7 +76,7 @@ public final class TapeText {
                         i,
                         line,
                         "has no turn: write the length, then left or right, as in 42' 7 1/2\", left; a tape across as in"
-                                + " diagonal 1-3 41' 9\""));
+                                + " diagonal 1-3 41' 9\", a corner square off a line as in offset 5 from 1-2 12' 3\""));
                 continue;
             }
             try {
@@ -79,22 +96,25 @@ public final class TapeText {
                 problems.add(problem(i, line, "has an angle that is no number"));
             }
         }
-        return new Reading(legs, diagonals, problems);
+        return new Reading(new Job.Taped(false, Job.Closing.FIT, legs, diagonals, offsets), problems);
     }
 
-    private static void diagonal(
-            Matcher m, int i, String line, Unit bare, List<Job.TapedDiagonal> diagonals, List<Problem> problems) {
+    /** Length of a tape besides the walk; null when it cannot be read. */
+    private static Measure across(String text, int i, String line, Unit bare, List<Problem> problems) {
         try {
-            Measure length = UnitText.parse(m.group(3), Quantity.LENGTH, bare);
-            if (!(length.si() > 0) || length.si() > 1500) {
-                problems.add(problem(i, line, "has a length outside 0 to 1500 m (4921 ft)"));
-            } else {
-                diagonals.add(
-                        new Job.TapedDiagonal(Integer.parseInt(m.group(1)), Integer.parseInt(m.group(2)), length));
+            Measure length = UnitText.parse(text, Quantity.LENGTH, bare);
+            if (length.si() > 0 && length.si() <= 1500) {
+                return length;
             }
+            problems.add(problem(i, line, "has a length outside 0 to 1500 m (4921 ft)"));
         } catch (UnitTextException e) {
             problems.add(problem(i, line, e.getMessage()));
         }
+        return null;
+    }
+
+    private static int number(Matcher m, int group) {
+        return Integer.parseInt(m.group(group));
     }
 
     private static Problem problem(int line, String value, String message) {
@@ -119,6 +139,17 @@ public final class TapeText {
                     .append(d.to())
                     .append(' ')
                     .append(d.length().typed())
+                    .append('\n');
+        }
+        for (Job.TapedOffset o : taped.offsets()) {
+            text.append("offset ")
+                    .append(o.corner())
+                    .append(" from ")
+                    .append(o.from())
+                    .append('-')
+                    .append(o.to())
+                    .append(' ')
+                    .append(o.length().typed())
                     .append('\n');
         }
         return text.toString();

@@ -58,7 +58,13 @@ class TapeFitTest {
             legs.add(new TapeFit.Leg(
                     LENGTHS[i] + random.nextGaussian() * 0.01, TURNS[i] + random.nextGaussian() * 0.3, i % 2 == 0));
         }
-        List<TapeFit.Diagonal> diagonals = List.of(diagonal(0, 2), diagonal(1, 4));
+        // of an inside corner, of one beyond both ends of its line, and of a line between no neighbours
+        List<TapeFit.Check> diagonals = List.of(
+                diagonal(0, 2),
+                new TapeFit.Offset(3, 0, 1, 12.004),
+                diagonal(1, 4),
+                new TapeFit.Offset(4, 1, 2, 14.99),
+                new TapeFit.Offset(2, 5, 3, 15.5));
         TapeFit fit = TapeFit.of(legs, diagonals, USUAL);
         double least = sum(fit.vertices(), legs, diagonals);
         assertThat(least).isCloseTo(fit.unitVariance() * fit.freedom(), within(1e-6));
@@ -71,7 +77,7 @@ class TapeFitTest {
         }
     }
 
-    private static double sum(List<Coordinate> c, List<TapeFit.Leg> legs, List<TapeFit.Diagonal> diagonals) {
+    private static double sum(List<Coordinate> c, List<TapeFit.Leg> legs, List<TapeFit.Check> checks) {
         int n = legs.size();
         double sum = 0;
         for (int i = 0; i < n; i++) {
@@ -86,11 +92,43 @@ class TapeFitTest {
             double off = Math.IEEEremainder(turn - legs.get(i).turnDeg(), 360);
             sum += Math.pow(off / (legs.get(i).measured() ? USUAL.angleDeg() : USUAL.squareDeg()), 2);
         }
-        for (TapeFit.Diagonal d : diagonals) {
-            double off = c.get(d.from()).distance(c.get(d.to())) - d.lengthM();
+        for (TapeFit.Check d : checks) {
+            double fitted = d instanceof TapeFit.Diagonal across
+                    ? c.get(across.from()).distance(c.get(across.to()))
+                    : off(c, (TapeFit.Offset) d);
+            double off = fitted - d.lengthM();
             sum += Math.pow(off / USUAL.lengthM(d.lengthM()), 2);
         }
         return sum;
+    }
+
+    private static double off(List<Coordinate> c, TapeFit.Offset o) {
+        return org.locationtech.jts.algorithm.Distance.pointToLinePerpendicular(
+                c.get(o.corner()), c.get(o.from()), c.get(o.to()));
+    }
+
+    /** An edge of a rectangle a foot too long cannot be told from the one opposite; an offset of the other's corner tells. */
+    @Test
+    void anOffsetDecidesWhatTheWalkCannot() {
+        List<TapeFit.Leg> legs = new ArrayList<>(List.of(
+                new TapeFit.Leg(30, 90, true),
+                new TapeFit.Leg(18 + FOOT, 90, true),
+                new TapeFit.Leg(30, 90, true),
+                new TapeFit.Leg(18, 90, true)));
+        assertThat(TapeFit.suspects(legs, List.of(), USUAL).alike())
+                .extracting(TapeFit.Observation::from)
+                .contains(1, 3);
+        var after = TapeFit.suspects(legs, List.of(new TapeFit.Offset(3, 0, 1, 18)), USUAL);
+        assertThat(after.alike()).singleElement().satisfies(o -> {
+            assertThat(o.kind()).isEqualTo(TapeFit.Kind.EDGE);
+            assertThat(o.from()).isEqualTo(1);
+            assertThat(o.error()).isCloseTo(FOOT, within(0.03));
+        });
+        // and a wrong offset among sound tapes is named itself
+        legs.set(1, new TapeFit.Leg(18, 90, true));
+        var wrong = TapeFit.suspects(legs, List.of(new TapeFit.Offset(2, 0, 1, 18 + FOOT)), USUAL);
+        assertThat(wrong.ranked().get(0).kind()).isEqualTo(TapeFit.Kind.OFFSET);
+        assertThat(wrong.ranked().get(0).corner()).isEqualTo(2);
     }
 
     /** A foot read wrong on any edge of the L, one diagonal taped: its edge is first, or told as one with the first. */
@@ -142,8 +180,11 @@ class TapeFitTest {
                 double turn = (random.nextBoolean() ? 1 : -1) * (0.5 + random.nextDouble() * 178);
                 legs.add(new TapeFit.Leg(0.5 + random.nextDouble() * 60, turn, random.nextBoolean()));
             }
-            List<TapeFit.Diagonal> across =
-                    n > 3 ? List.of(new TapeFit.Diagonal(0, 2, 1 + random.nextDouble() * 80)) : List.of();
+            List<TapeFit.Check> across = n > 3
+                    ? List.of(
+                            new TapeFit.Diagonal(0, 2, 1 + random.nextDouble() * 80),
+                            new TapeFit.Offset(1, 2, 3, random.nextDouble() * 40))
+                    : List.of();
             TapeFit fit = TapeFit.of(legs, across, USUAL);
             if (fit == null) {
                 none++;

@@ -19,45 +19,42 @@ class TapeTest {
     void readsASurveyAsItIsCalledOut() {
         var reading = TapeText.read("42' 7 1/2\", left\n18-3, L 89.5\n\n12.5 m right 45 deg", Unit.FOOT);
         assertThat(reading.problems()).isEmpty();
-        assertThat(reading.legs()).extracting(Job.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
-        assertThat(reading.legs().get(0).length().si()).isCloseTo(12.9921, within(1e-9));
-        assertThat(TapeText.read(
-                                TapeText.write(
-                                        new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals())),
-                                Unit.FOOT)
+        assertThat(reading.taped().legs()).extracting(Job.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
+        assertThat(reading.taped().legs().get(0).length().si()).isCloseTo(12.9921, within(1e-9));
+        assertThat(TapeText.read(TapeText.write(reading.taped()), Unit.FOOT)
+                        .taped()
                         .legs())
-                .isEqualTo(reading.legs());
+                .isEqualTo(reading.taped().legs());
     }
 
     @Test
     void anAngleThatIsSaidWasMeasuredAndTapesAcrossAreRead() {
         var reading = TapeText.read(
-                "10 m, left\n10 m, left 90\n10 m, left\n10 m, left\ndiagonal 1-3 14.14 m\ndiag. 2 to 4: 46' 5\"",
+                "10 m, left\n10 m, left 90\n10 m, left\n10 m, left\ndiagonal 1-3 14.14 m\ndiag. 2 to 4: 46' 5\"\noffset 3 from 1-2 32' 9 3/4\"",
                 Unit.METRE);
         assertThat(reading.problems()).isEmpty();
-        assertThat(reading.legs()).extracting(Job.TapedLeg::measured).containsExactly(false, true, false, false);
-        assertThat(reading.diagonals()).hasSize(2);
-        assertThat(reading.diagonals().get(1).length().si()).isCloseTo(46.41667 * 0.3048, within(1e-4));
-        Job.Taped taped = new Job.Taped(false, Job.Closing.FIT, reading.legs(), reading.diagonals());
+        assertThat(reading.taped().legs())
+                .extracting(Job.TapedLeg::measured)
+                .containsExactly(false, true, false, false);
+        assertThat(reading.taped().diagonals()).hasSize(2);
+        assertThat(reading.taped().diagonals().get(1).length().si()).isCloseTo(46.41667 * 0.3048, within(1e-4));
+        Job.Taped taped = reading.taped();
         var again = TapeText.read(TapeText.write(taped), Unit.METRE);
-        assertThat(again.legs()).isEqualTo(reading.legs());
-        assertThat(again.diagonals()).isEqualTo(reading.diagonals());
+        assertThat(again.taped()).isEqualTo(taped);
         SurveyReport report = SurveyReport.of(taped, UnitSystem.METRIC);
         assertThat(report.verdict()).startsWith("Every tape fits");
-        assertThat(report.lines()).hasSize(10);
+        assertThat(report.lines()).hasSize(11);
     }
 
     @Test
     void aSurveyThatDoesNotFitNamesItsSuspectAndWhatWouldDecide() {
         String walk = "30.3 m, left 90\n18 m, left 90\n30 m, left 90\n18 m, left 90\n";
         var first = TapeText.read(walk, Unit.METRE);
-        SurveyReport report = SurveyReport.of(
-                new Job.Taped(false, Job.Closing.FIT, first.legs(), first.diagonals()), UnitSystem.METRIC);
+        SurveyReport report = SurveyReport.of(first.taped(), UnitSystem.METRIC);
         assertThat(report.suspects()).contains("edge 1", "edge 3", "cannot tell");
         assertThat(report.decide()).startsWith("Tape corner ").contains("means edge");
         var second = TapeText.read(walk + "diagonal 1-3 34.986 m", Unit.METRE);
-        SurveyReport decided = SurveyReport.of(
-                new Job.Taped(false, Job.Closing.FIT, second.legs(), second.diagonals()), UnitSystem.METRIC);
+        SurveyReport decided = SurveyReport.of(second.taped(), UnitSystem.METRIC);
         assertThat(decided.suspects()).startsWith("Most likely wrong: edge 1, too long by 0.3");
     }
 
@@ -87,7 +84,7 @@ class TapeTest {
     @Test
     void namesTheLineThatCannotBeRead() {
         var reading = TapeText.read("42', left\n18 cubits, left\n30'\n5', left 200", Unit.FOOT);
-        assertThat(reading.legs()).hasSize(1);
+        assertThat(reading.taped().legs()).hasSize(1);
         assertThat(reading.problems()).extracting(p -> p.label()).containsExactly("Line 2", "Line 3", "Line 4");
     }
 
@@ -174,7 +171,7 @@ class TapeTest {
     private static List<TapeSlips.Slip> slips(String text) {
         var reading = TapeText.read(text, Unit.FOOT);
         assertThat(reading.problems()).isEmpty();
-        return TapeSlips.of(reading.legs(), reading.diagonals(), whipsaw.core.units.UnitSystem.US);
+        return TapeSlips.of(reading.taped(), whipsaw.core.units.UnitSystem.US);
     }
 
     @Test
@@ -195,5 +192,12 @@ class TapeTest {
                 .contains("corner 1 to 3 cannot be 105' 0\"", "only 100' 0\""));
         assertThat(slips(square + "diagonal 2-4 15\n")).singleElement().satisfies(s -> assertThat(s.words())
                 .contains("at least 20' 0\""));
+        assertThat(slips(square + "offset 3 from 1-2 39' 11\"\n")).isEmpty();
+        assertThat(slips(square + "offset 3 from 1-2 49' 11\"\n"))
+                .singleElement()
+                .satisfies(s -> {
+                    assertThat(s.words()).contains("off the line 1-2", "at most 40' 0\"");
+                    assertThat(s.corner()).isEqualTo(3);
+                });
     }
 }

@@ -165,7 +165,19 @@ function arrange() {
   applyLayers();
   startTape(slug, change);
   startMakers(slug, change);
+  lateZones();
   bench().dataset.ready = "true";
+}
+
+/** Zones of a roof of many corners come after the rest of its drawing. */
+async function lateZones() {
+  const empty = [...document.querySelectorAll("#plan .layer-zones[data-later]")];
+  if (!empty.length) return;
+  const answer = await fetch(`/jobs/${slug()}/zones`);
+  if (!answer.ok) return;
+  const drawn = new DOMParser().parseFromString(await answer.text(), "image/svg+xml").querySelectorAll(".layer-zones");
+  // a drawing that came in the meantime asks for its own
+  empty.forEach((g, i) => g.isConnected && g.replaceWith(document.adoptNode(drawn[i])));
 }
 
 function applyLayers() {

@@ -102,9 +102,12 @@ public final class PlanData {
         }
         data.put("runs", runs);
         Map<String, Integer> kinds = new LinkedHashMap<>();
+        // many modules are under the same pressure, whose words are made once
+        Map<PanelPressure, Integer> pressures = new HashMap<>();
         Repeats kind = new Repeats();
         for (HoldDown.Demand d : design.holdDown().demands()) {
-            kind.add(kinds.computeIfAbsent(words(units, d.pressure()), k -> kinds.size()));
+            kind.add(pressures.computeIfAbsent(
+                    d.pressure(), p -> kinds.computeIfAbsent(words(units, p), k -> kinds.size())));
         }
         data.put("kinds", List.copyOf(kinds.keySet()));
         data.put("kind", kind.list());

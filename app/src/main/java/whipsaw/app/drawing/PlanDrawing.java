@@ -50,7 +50,10 @@ public final class PlanDrawing {
         return Math.min(textM(design), oneTo * PAPER_TEXT_M);
     }
 
-    /** For the page: layers that can be switched, things that can be dragged. */
+    /**
+     * For the page: layers that can be switched, things that can be dragged. Zones that would keep it waiting are
+     * left empty; {@link #zones} draws them.
+     */
     public static String forScreen(Design design, List<Integer> changed) {
         return new PlanDrawing(design, null, false, changed).draw(Style.PAGE, false);
     }
@@ -124,7 +127,7 @@ public final class PlanDrawing {
         if (style == Style.OWN) {
             svg.raw("<style>" + PaperPens.at(PaperScale.of(design, sheet)) + "</style>");
         }
-        ZoneLayer zones = new ZoneLayer(design, svg, textM, paper());
+        ZoneLayer zones = new ZoneLayer(design, svg, textM, paper(), paper());
         zones.patterns();
         RoofLayer roof = new RoofLayer(design, svg, textM, paper());
         DimensionLayer dimensions = new DimensionLayer(design, svg, textM);
@@ -190,6 +193,16 @@ public final class PlanDrawing {
                 ? design.layout().spacing().hour()
                 : 12;
         return SolarTime.of(latitude, design.job().site().longitude().si(), SolarTime.shortestDay(latitude), hour);
+    }
+
+    /** The zones alone, their shapes and their names, to be put where a drawing left them empty. */
+    public static String zones(Design design) {
+        Svg out = new Svg();
+        out.open("svg", "xmlns=\"http://www.w3.org/2000/svg\"");
+        ZoneLayer zones = new ZoneLayer(design, out, textM(design), false, true);
+        zones.shapes();
+        zones.names();
+        return out.close("svg").toString();
     }
 
     /** The sun and its shadows alone, to be put in place of those on the page. */

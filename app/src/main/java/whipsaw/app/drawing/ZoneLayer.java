@@ -21,6 +21,9 @@ import whipsaw.core.units.Show;
 final class ZoneLayer {
     private static final int SAMPLES = 24;
 
+    /** Corners up to which zones are worked out while the drawing waits. */
+    private static final int CORNERS_AT_ONCE = 40;
+
     private final Design design;
     private final RoofPlan plan;
     private final ArrayLayout layout;
@@ -28,15 +31,22 @@ final class ZoneLayer {
     private final double textM;
     private final String id;
     private final List<RoofZones.Area> areas;
+    private final boolean later;
 
-    ZoneLayer(Design design, Svg svg, double textM, boolean paper) {
+    /**
+     * @param patient whether the drawing waits for zones however long they take; else those of many
+     *     corners that are not at hand are left for later
+     */
+    ZoneLayer(Design design, Svg svg, double textM, boolean paper, boolean patient) {
         this.design = design;
         this.plan = design.plan();
         this.layout = design.layout();
         this.svg = svg;
         this.textM = textM;
         this.id = paper ? "p" : "s";
-        this.areas = design.site().zones().areas();
+        RoofZones zones = design.site().zones();
+        this.later = !patient && plan.edges().size() > CORNERS_AT_ONCE && !zones.areasAtHand();
+        this.areas = later ? List.of() : zones.areas();
     }
 
     void patterns() {
@@ -59,7 +69,7 @@ final class ZoneLayer {
             // the zones of pitched roofs are another matter than those of flat ones
             return;
         }
-        svg.open("g", "class=\"layer-zones\"");
+        svg.open("g", "class=\"layer-zones\"" + (later ? " data-later=\"\"" : ""));
         for (RoofZones.Area area : areas) {
             if (area.rank() > 0) {
                 svg.path("class=\"zone\" fill=\"url(#" + id + "-zone" + area.rank() + ")\"", Svg.area(area.shape()));
@@ -74,7 +84,7 @@ final class ZoneLayer {
             // the zones of pitched roofs are another matter than those of flat ones
             return;
         }
-        svg.open("g", "class=\"layer-zones\"");
+        svg.open("g", "class=\"layer-zones\"" + (later ? " data-later=\"\"" : ""));
         Set<String> named = new HashSet<>();
         for (RoofZones.Area area : areas) {
             for (int i = 0; i < area.shape().getNumGeometries(); i++) {

@@ -3,6 +3,8 @@ package whipsaw.app.entry;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
+import org.springframework.web.util.HtmlUtils;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
@@ -39,10 +41,29 @@ public final class EntryForm extends EntryFields {
             String hint,
             List<Option> options,
             String kind,
-            boolean assumed) {}
+            boolean assumed) {
+
+        /** The choices as they stand in a list, the value chosen. */
+        public String choices() {
+            return Option.list(options, value);
+        }
+    }
 
     /** A choice with its words. */
-    public record Option(String value, String words) {}
+    public record Option(String value, String words) {
+        /** A list of choices in HTML; a roof of many edges or things has hundreds of them. */
+        public static String list(List<Option> options, String chosen) {
+            StringBuilder html = new StringBuilder();
+            for (Option o : options) {
+                html.append("<option value=\"")
+                        .append(HtmlUtils.htmlEscape(o.value()))
+                        .append('"');
+                html.append(o.value().equals(chosen) ? " selected=\"selected\">" : ">");
+                html.append(HtmlUtils.htmlEscape(o.words())).append("</option>");
+            }
+            return html.toString();
+        }
+    }
 
     /**
      * Inputs that belong together.
@@ -50,17 +71,25 @@ public final class EntryForm extends EntryFields {
      * @param object path of an object whose fields are stored together or not at all; empty for
      *     single fields
      * @param thing path of a list entry that can be removed; empty when it cannot
-     * @param shut whether its fields come only when it is opened
+     * @param common path the fields of a shut group have in common; empty when they are on the page
+     * @param fields made when they are asked for
      */
-    public record Group(String title, String object, String thing, List<Input> inputs, boolean shut) {
+    public record Group(String title, String object, String thing, String common, Supplier<List<Input>> fields) {
         public Group(String title, String object, String thing, List<Input> inputs) {
-            this(title, object, thing, inputs, false);
+            this(title, object, thing, "", () -> inputs);
         }
 
-        /** Path the fields have in common. */
-        public String common() {
-            String first = inputs.get(0).path();
-            return first.substring(0, first.lastIndexOf('.'));
+        /** A group whose fields come only when it is opened, when there are many like it. */
+        static Group of(String title, String thing, String common, boolean shut, Supplier<List<Input>> fields) {
+            return shut ? new Group(title, "", thing, common, fields) : new Group(title, "", thing, fields.get());
+        }
+
+        public boolean shut() {
+            return !common.isEmpty();
+        }
+
+        public List<Input> inputs() {
+            return fields.get();
         }
     }
 
@@ -69,6 +98,13 @@ public final class EntryForm extends EntryFields {
         /** Groups whose fields come only when one is chosen. */
         public long shut() {
             return groups.stream().filter(Group::shut).count();
+        }
+
+        /** The same to choose from. */
+        public String picks() {
+            List<Option> picks = new ArrayList<>(List.of(new Option("", "choose one of " + shut())));
+            groups.stream().filter(Group::shut).forEach(g -> picks.add(new Option(g.common(), g.title())));
+            return Option.list(picks, "");
         }
     }
 

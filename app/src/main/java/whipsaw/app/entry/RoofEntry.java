@@ -95,11 +95,12 @@ final class RoofEntry extends EntryFields {
                 .orElse(null);
         String path = "$.roof.parapets[edge=" + e.number() + "]";
         String title = "Edge " + e.number() + ", " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM());
-        return new EntryForm.Group(
+        return EntryForm.Group.of(
                 title,
                 "",
-                "",
-                List.of(
+                path,
+                shut,
+                () -> List.of(
                         measure(
                                 path + ".height",
                                 "Parapet height",
@@ -111,8 +112,7 @@ final class RoofEntry extends EntryFields {
                                 "Parapet thickness",
                                 Dimension.PART_LENGTH,
                                 p == null ? null : p.thickness(),
-                                "none")),
-                shut);
+                                "none")));
     }
 
     /** How the roof rises, what it is made of, and what was found in single bays. */
@@ -159,7 +159,8 @@ final class RoofEntry extends EntryFields {
             if (own || faces() > 1) {
                 EntryForm.Group group =
                         buildUp(face.number(), "Face " + face.number() + (own ? "" : ", where it differs"));
-                groups.add(new EntryForm.Group(group.title(), "", group.thing(), group.inputs(), !own));
+                String common = "$.roof.buildUps[face=" + face.number() + "]";
+                groups.add(EntryForm.Group.of(group.title(), group.thing(), common, !own, group::inputs));
             }
         }
         for (Fabric.BayNote note : roof.fabric().bayNotes()) {
@@ -260,6 +261,10 @@ final class RoofEntry extends EntryFields {
 
     private EntryForm.Group obstruction(Job.Obstruction o, boolean shut) {
         String path = "$.roof.obstructions[id=" + o.id() + "]";
+        return EntryForm.Group.of(o.name(), path, path, shut, () -> inputs(o, path));
+    }
+
+    private List<EntryForm.Input> inputs(Job.Obstruction o, String path) {
         Footprint f = o.footprint();
         boolean polygon = f.shape() == Footprint.Shape.POLYGON;
         List<EntryForm.Input> inputs = new ArrayList<>();
@@ -305,6 +310,6 @@ final class RoofEntry extends EntryFields {
                     o.conduct().exhaust(),
                     "not known"));
         }
-        return new EntryForm.Group(o.name(), "", path, inputs, shut);
+        return inputs;
     }
 }

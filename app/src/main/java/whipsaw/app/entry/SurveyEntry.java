@@ -61,8 +61,8 @@ final class SurveyEntry extends EntryFields {
             inputs.add(optionalText(
                     path + ".seen", "On", pin.seen() == null ? "" : pin.seen().toString(), "as 2026-05-31"));
             String photos = pin.photos().isEmpty() ? "" : ", " + pin.photos().size() + " photographs";
-            groups.add(new EntryForm.Group(
-                    pin.kind() + photos, "", path, inputs, survey.pins().size() > OPEN_GROUPS));
+            groups.add(EntryForm.Group.of(
+                    pin.kind() + photos, path, path, survey.pins().size() > OPEN_GROUPS, () -> inputs));
         }
         return groups;
     }

@@ -179,9 +179,9 @@ public class JobService {
         }
         String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
         Design after = solver().solve(job);
-        int number = store.append(slug, base, JobWriter.write(job), USER, words);
-        solved.put(key(slug, number), after);
-        return new Shown(slug, latest(slug), after, DesignChange.between(before, after));
+        Revision made = store.append(slug, base, JobWriter.write(job), USER, words);
+        solved.put(key(slug, made.number()), after);
+        return new Shown(slug, made, after, DesignChange.between(before, after));
     }
 
     /** Undoes or redoes; with nothing to step to the job stays as it is. */

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
 import org.jooq.impl.DSL;
@@ -247,15 +248,16 @@ public class JobStore {
      * @throws Conflict when another revision came first
      */
     @Transactional
-    public int append(String slug, int base, Map<String, Object> document, String who, String words) {
+    public Revision append(String slug, int base, Map<String, Object> document, String who, String words) {
         int job = id(slug);
-        Revision latest = latest(slug).orElseThrow();
+        // without the document of the newest, which nothing here reads
+        Revision latest = history(slug, 1).get(0);
         if (latest.number() != base) {
             throw new Conflict(since(job, base));
         }
         int number = latest.number() + 1;
-        insert(job, number, latest.shows(), number, "edit", who, words, Json.write(document));
-        return number;
+        String at = insert(job, number, latest.shows(), number, "edit", who, words, Json.write(document));
+        return new Revision(number, number, latest.shows(), "edit", who, at, words, document);
     }
 
     /** Goes back to the document the shown revision was made on; empty at the first. */
@@ -276,23 +278,24 @@ public class JobStore {
     public Optional<Integer> redo(String slug, String who) {
         int job = id(slug);
         Revision latest = latest(slug).orElseThrow();
-        return nextEdit(job, latest.shows()).map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
+        return db.selectFrom(REVISION)
+                .where(nextEdit(job, latest.shows()))
+                .orderBy(REVISION.NUMBER.desc())
+                .limit(1)
+                .fetchOptional(JobStore::revision)
+                .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
     }
 
     public boolean canRedo(String slug) {
         Integer job = db.select(JOB.ID).from(JOB).where(JOB.SLUG.eq(slug)).fetchOne(JOB.ID);
-        return job != null && nextEdit(job, latest(slug).orElseThrow().shows()).isPresent();
+        return job != null
+                && db.fetchExists(
+                        REVISION, nextEdit(job, history(slug, 1).get(0).shows()));
     }
 
-    private Optional<Revision> nextEdit(int job, int shown) {
-        return db.select()
-                .from(REVISION)
-                .where(REVISION.JOB_ID.eq(job))
-                .and(REVISION.KIND.in("edit", "return"))
-                .and(REVISION.MADE_ON.eq(shown))
-                .orderBy(REVISION.NUMBER.desc())
-                .limit(1)
-                .fetchOptional(JobStore::revision);
+    /** What was made on the revision shown and can be taken again. */
+    private static Condition nextEdit(int job, int shown) {
+        return REVISION.JOB_ID.eq(job).and(REVISION.KIND.in("edit", "return")).and(REVISION.MADE_ON.eq(shown));
     }
 
     private int step(int job, Revision latest, Revision to, String kind, String who, String words) {
@@ -346,8 +349,9 @@ public class JobStore {
                 document);
     }
 
-    private void insert(
+    private String insert(
             int job, int number, int madeOn, int shows, String kind, String who, String words, String document) {
+        String at = now();
         db.insertInto(REVISION)
                 .set(REVISION.JOB_ID, job)
                 .set(REVISION.NUMBER, number)
@@ -355,10 +359,11 @@ public class JobStore {
                 .set(REVISION.SHOWS, shows)
                 .set(REVISION.KIND, kind)
                 .set(REVISION.WHO, who)
-                .set(REVISION.AT, now())
+                .set(REVISION.AT, at)
                 .set(REVISION.WORDS, words)
                 .set(REVISION.DOCUMENT, document)
                 .execute();
+        return at;
     }
 
     private String freeSlug(String name) {

@@ -67,6 +67,13 @@ public class DrawingController {
         return answer;
     }
 
+    /** Wind zones of a roof of many corners, which its page does not wait for. */
+    @GetMapping(path = "/jobs/{slug}/zones", produces = "image/svg+xml")
+    @ResponseBody
+    public String zones(@PathVariable String slug) {
+        return PlanDrawing.zones(jobs.open(slug).design());
+    }
+
     /** The drawing as a list of what is on it. */
     @GetMapping("/jobs/{slug}/list")
     public String list(@PathVariable String slug, @RequestParam(defaultValue = "0") int row, Model model) {

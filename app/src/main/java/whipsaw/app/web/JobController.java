@@ -3,6 +3,7 @@ package whipsaw.app.web;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -172,17 +173,21 @@ public class JobController {
         Design design = jobs.open(slug).design();
         EntryForm.Group group = EntryForm.of(design, catalogue, tables.tables()).stream()
                 .flatMap(s -> s.groups().stream())
-                .filter(g -> g.inputs().stream().anyMatch(i -> i.path().startsWith(path + ".")))
+                .filter(g -> g.shut()
+                        ? g.common().equals(path)
+                        : g.inputs().stream().anyMatch(i -> i.path().startsWith(path + ".")))
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there are no fields at '" + path + "' in this job"));
-        model.addAttribute("g", new EntryForm.Group(group.title(), group.object(), group.thing(), group.inputs()));
+        model.addAttribute("g", group);
         return "group :: group(g=${g})";
     }
 
     private void fill(Model model, JobService.Shown shown) {
         fillTotals(model, shown);
         Design design = shown.design();
-        model.addAttribute("plan", PlanDrawing.forScreen(design, shown.change().changed()));
+        // the drawing takes as long as all the rest together
+        CompletableFuture<String> plan = CompletableFuture.supplyAsync(
+                () -> PlanDrawing.forScreen(design, shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue, tables.tables()));
         model.addAttribute("tape", EntryForm.tape(design.job()));
         boolean compass =
@@ -202,9 +207,17 @@ public class JobController {
             model.addAttribute("guideOpen", false);
         }
         model.addAttribute("data", PlanData.of(design));
+        model.addAttribute("things", EntryForm.Option.list(things(design), ""));
         model.addAttribute("canRedo", jobs.canRedo(shown.slug()));
         model.addAttribute("canUndo", shown.revision().shows() > 1);
         model.addAttribute("names", jobs.names(shown.slug()));
+        model.addAttribute("plan", plan.join());
+    }
+
+    private static List<EntryForm.Option> things(Design design) {
+        return design.job().roof().obstructions().stream()
+                .map(o -> new EntryForm.Option(o.id(), o.name()))
+                .toList();
     }
 
     private void fillTotals(Model model, JobService.Shown shown) {

@@ -7,7 +7,7 @@ import java.util.Map;
 import whipsaw.app.catalogue.Seeds;
 
 /** A roof of 300 corners with 200 things on it, and a drawing of 20,000 lines: more than most jobs ever have. */
-final class BusyRoof {
+public final class BusyRoof {
     private static final int CORNERS = 300;
     private static final int THINGS = 200;
 
@@ -19,7 +19,7 @@ final class BusyRoof {
 
     /** An ellipse of 140 m by 90 m whose every other corner steps in, and rows of vents. */
     @SuppressWarnings("unchecked")
-    static Map<String, Object> document() {
+    public static Map<String, Object> document() {
         Map<String, Object> job = new LinkedHashMap<>(Seeds.demoJob());
         Map<String, Object> roof = new LinkedHashMap<>((Map<String, Object>) job.get("roof"));
         List<Object> corners = new ArrayList<>();

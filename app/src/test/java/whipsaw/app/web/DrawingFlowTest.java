@@ -16,6 +16,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
+import whipsaw.app.bench.BusyRoof;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
@@ -307,6 +308,31 @@ class DrawingFlowTest extends ServedTest {
         assertThat(page.locator("#plan.near")).hasCount(1);
         int drawn = page.locator("#plan .counts text").count();
         assertThat(drawn).isBetween(50, 2500);
+    }
+
+    /** On 300 corners the zones come after the rest, and stay while the outline does. */
+    @Test
+    void zonesOfManyCornersComeAfterTheirDrawing() {
+        String busy = server.bean(JobService.class)
+                .create(JobReader.read(BusyRoof.document(), false).job());
+        String first = server.get("/jobs/" + busy).body();
+        assertThat(first).contains("layer-zones\" data-later").doesNotContain("class=\"zone\"");
+        openBench(page, busy);
+        page.locator("#plan .layer-zones .zone").first().waitFor();
+        assertThat(page.locator("#plan .layer-zones[data-later]")).hasCount(0);
+        assertThat(page.locator("#plan .layer-zones .flagtext").first()).containsText("zone");
+        // a thing moves: nothing is left for later
+        String change = "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.%s\",\"value\":\"%s\"}]}";
+        String moved = server.post("/jobs/" + busy + "/change", change.formatted("obstructions[id=t-7].x", "60.2 m"))
+                .body();
+        assertThat(moved).contains("class=\"zone\"").doesNotContain("data-later");
+        // a corner moves: what is drawn meanwhile has no zones of the outline that was
+        String preview = server.post(
+                        "/jobs/" + busy + "/change",
+                        change.formatted("outline.corners[0].x", "141.1 m")
+                                .replace("\"base\":1", "\"base\":2,\"preview\":true"))
+                .body();
+        assertThat(preview).contains("data-later").doesNotContain("class=\"zone\"");
     }
 
     @Test

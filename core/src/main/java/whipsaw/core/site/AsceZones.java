@@ -56,6 +56,11 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
         return KEPT.of(plan.outline(), widthM, this::drawn);
     }
 
+    @Override
+    public boolean areasAtHand() {
+        return KEPT.has(plan.outline(), widthM);
+    }
+
     private List<Area> drawn() {
         Geometry field = plan.outline().buffer(-widthM, 16);
         Geometry corner = cornerAreas();

@@ -13,6 +13,7 @@ import whipsaw.core.units.Limits;
  * convention that an engineer confirms.
  */
 public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones {
+    private static final KeptAreas KEPT = new KeptAreas();
 
     /**
      * One edge as the windward one.
@@ -80,6 +81,15 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
 
     @Override
     public List<Area> areas() {
+        return KEPT.of(plan.outline(), plan.roof().height().si(), this::drawn);
+    }
+
+    @Override
+    public boolean areasAtHand() {
+        return KEPT.has(plan.outline(), plan.roof().height().si());
+    }
+
+    private List<Area> drawn() {
         List<Geometry> corners = new ArrayList<>();
         List<Geometry> strips = new ArrayList<>();
         List<Geometry> wide = new ArrayList<>();

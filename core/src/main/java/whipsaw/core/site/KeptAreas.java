@@ -23,6 +23,13 @@ final class KeptAreas {
         }
     };
 
+    /** Whether the areas of an outline are at hand. */
+    boolean has(Geometry outline, double widthM) {
+        synchronized (kept) {
+            return kept.containsKey(new Key(Arrays.asList(outline.getCoordinates()), widthM));
+        }
+    }
+
     List<RoofZones.Area> of(Geometry outline, double widthM, Supplier<List<RoofZones.Area>> work) {
         Key key = new Key(Arrays.asList(outline.getCoordinates()), widthM);
         synchronized (kept) {

@@ -20,6 +20,9 @@ public interface RoofZones {
     /** All zones of the roof that exist on it, the mildest first; together they are the roof. */
     List<Area> areas();
 
+    /** Whether {@link #areas} are at hand or take some work first; on many corners it takes tens of milliseconds. */
+    boolean areasAtHand();
+
     /** How the zones were drawn, in words. */
     String rule();
 }

@@ -2,6 +2,8 @@ package whipsaw.core.units;
 
 import java.math.BigDecimal;
 import java.math.MathContext;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -22,6 +24,13 @@ public final class UnitText {
             Pattern.CASE_INSENSITIVE);
     private static final Pattern COMMA = Pattern.compile(".*\\d,\\d.*");
 
+    /** What was read lately: a job is read again at every change, and most of its texts are as before. */
+    private static final int MOST_KEPT = 4096;
+
+    private static final Map<Read, Measure> KEPT = new ConcurrentHashMap<>();
+
+    private record Read(String text, Quantity quantity, Unit bare) {}
+
     private UnitText() {}
 
     /**
@@ -40,6 +49,19 @@ public final class UnitText {
         if (text.length() > LONGEST) {
             throw new UnitTextException("is longer than " + LONGEST + " characters");
         }
+        Read read = new Read(text, quantity, bare);
+        Measure known = KEPT.get(read);
+        if (known == null) {
+            known = work(text, quantity, bare);
+            if (KEPT.size() >= MOST_KEPT) {
+                KEPT.clear();
+            }
+            KEPT.put(read, known);
+        }
+        return known;
+    }
+
+    private static Measure work(String text, Quantity quantity, Unit bare) {
         String clean = plain(text);
         boolean assumed = clean.startsWith("~");
         if (assumed) {

@@ -35,10 +35,20 @@ async function change(changes, field = null, base = Number(bench().dataset.revis
   clearFaults();
   let answer;
   try {
-    answer = await post("change", { base, changes, words });
+    // on a roof of many corners the drawing and the totals come first, fields and checks after them
+    answer = await post("change", { base, changes, words, soon: plan.large() });
   } catch {
     showBanner(["The server does not answer. What you typed is still here; try again."]);
     return false;
+  }
+  if (answer.ok && plan.large()) {
+    const page = parse(await answer.text());
+    bench().dataset.revision = page.getElementById("bench").dataset.revision;
+    showPreview(page);
+    const rest = await fetch(`/jobs/${slug()}/bench?from=${base}`);
+    if (rest.ok) swap(await rest.text());
+    else showBanner(["The change is stored, but the rest of the page could not be brought up to date."], [["Load the page again", () => location.reload()]]);
+    return true;
   }
   if (answer.ok) {
     swap(await answer.text());
@@ -81,18 +91,22 @@ async function preview(changes) {
     waiting = null;
     const answer = await post("change", { base: 0, preview: true, changes: now });
     if (answer.ok && !plan.released) {
-      const page = parse(await answer.text());
-      plan.showPreview(page.querySelector("#planwrap > svg"));
+      showPreview(parse(await answer.text()));
       plan.showGuides();
-      document.getElementById("difference").replaceWith(page.querySelector("#difference"));
-      const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
-      page.querySelectorAll("#titleblock > button").forEach((cell, i) => (cells[i].innerHTML = cell.innerHTML));
     } else if (!answer.ok) {
       const told = await answer.json();
       tell(told.problems.map((p) => p.message).join(" "));
     }
   }
   previewing = false;
+}
+
+/** The drawing, the totals and what changes, while the rest of the bench stays. */
+function showPreview(page) {
+  plan.showPreview(page.querySelector("#planwrap > svg"));
+  document.getElementById("difference").replaceWith(page.querySelector("#difference"));
+  const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
+  page.querySelectorAll("#titleblock > button").forEach((cell, i) => (cells[i].innerHTML = cell.innerHTML));
 }
 
 function parse(html) {

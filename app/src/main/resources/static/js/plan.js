@@ -44,6 +44,11 @@ export class Plan {
     this.cut.attach();
   }
 
+  /** Whether all of the bench takes noticeably longer than its drawing. */
+  large() {
+    return this.data.large || this.data.edges.length > 40;
+  }
+
   takeSvg(svg) {
     this.svg = svg;
     this.view.take(svg, this.data);

@@ -84,6 +84,17 @@ public class JobService {
         return new Shown(slug, latest, design(slug, latest), NOTHING);
     }
 
+    /** The same with what changed since a revision. */
+    public Shown openSince(String slug, int number) {
+        Revision latest = latest(slug);
+        Design now = design(slug, latest);
+        Design before = solved.get(key(slug, number));
+        if (before == null) {
+            before = store.revision(slug, number).map(r -> design(slug, r)).orElse(now);
+        }
+        return new Shown(slug, latest, now, DesignChange.between(before, now));
+    }
+
     private Revision latest(String slug) {
         return store.latest(slug).orElseThrow(() -> new StoreException("there is no job '" + slug + "'"));
     }

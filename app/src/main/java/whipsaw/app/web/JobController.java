@@ -66,7 +66,8 @@ public class JobController {
     }
 
     /** A change as posted by the page. */
-    public record ChangeRequest(int base, boolean preview, String words, List<DocumentPatch.Change> changes) {}
+    public record ChangeRequest(
+            int base, boolean preview, boolean soon, String words, List<DocumentPatch.Change> changes) {}
 
     @PostMapping(path = "/jobs/{slug}/change", consumes = "application/json")
     public String change(@PathVariable String slug, @RequestBody Map<String, Object> body, Model model) {
@@ -79,7 +80,22 @@ public class JobController {
                     PlanDrawing.forPreview(shown.design(), shown.change().changed()));
             return "job :: preview";
         }
-        fill(model, jobs.change(slug, request.base(), request.changes(), request.words()));
+        JobService.Shown made = jobs.change(slug, request.base(), request.changes(), request.words());
+        if (request.soon()) {
+            fillTotals(model, made);
+            model.addAttribute(
+                    "plan", PlanDrawing.forPreview(made.design(), made.change().changed()));
+            return "job :: preview";
+        }
+        fill(model, made);
+        model.addAttribute("history", jobs.history(slug, HISTORY));
+        return "job :: swaps";
+    }
+
+    /** The whole bench after a change whose drawing and totals came first. */
+    @GetMapping("/jobs/{slug}/bench")
+    public String bench(@PathVariable String slug, @RequestParam int from, Model model) {
+        fill(model, jobs.openSince(slug, from));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job :: swaps";
     }
@@ -143,7 +159,8 @@ public class JobController {
         String words = body.get("words") instanceof String said && !said.isBlank()
                 ? said.substring(0, Math.min(said.length(), LONGEST_WORDS))
                 : null;
-        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), words, changes);
+        boolean soon = Boolean.TRUE.equals(body.get("soon"));
+        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), soon, words, changes);
     }
 
     /** A request that is no change. */

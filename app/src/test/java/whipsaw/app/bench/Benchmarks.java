@@ -123,7 +123,16 @@ public final class Benchmarks {
                 "the same roof: a vent moved, previewed on the server",
                 "under 100",
                 () -> preview(server, "/jobs/" + slug, "t-77", new int[] {100}));
-        line(text, "the corner stored, with the whole bench as the answer", "under 100", () -> {
+        line(text, "the corner stored, with the drawing and the totals as the answer", "under 100", () -> {
+            int base = jobs.open(slug).revision().number();
+            String body = cornerMoved(base, false, step).replaceFirst("\\{", "{\"soon\":true,");
+            return timed(() -> server.post("/jobs/" + slug + "/change", body));
+        });
+        line(text, "the whole bench after that", "", () -> {
+            int base = jobs.open(slug).revision().number();
+            return timed(() -> server.get("/jobs/" + slug + "/bench?from=" + (base - 1)));
+        });
+        line(text, "the corner stored, with the whole bench as the answer, zones left for later", "", () -> {
             int base = jobs.open(slug).revision().number();
             String body = cornerMoved(base, false, step);
             return timed(() -> server.post("/jobs/" + slug + "/change", body));

@@ -321,8 +321,15 @@ class DrawingFlowTest extends ServedTest {
         page.locator("#plan .layer-zones .zone").first().waitFor();
         assertThat(page.locator("#plan .layer-zones[data-later]")).hasCount(0);
         assertThat(page.locator("#plan .layer-zones .flagtext").first()).containsText("zone");
+        // a field: drawing and totals come first, then the whole bench with what changed
+        page.locator("[data-path='$.site.wind']").fill("121 mph");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#difference")).containsText("Last change");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(page.locator("[data-section='history'] li").first()).containsText("121 mph");
+        assertThat(page.locator("#plan .layer-marks path").first()).isAttached();
         // a thing moves: nothing is left for later
-        String change = "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.%s\",\"value\":\"%s\"}]}";
+        String change = "{\"base\":2,\"changes\":[{\"op\":\"set\",\"path\":\"$.roof.%s\",\"value\":\"%s\"}]}";
         String moved = server.post("/jobs/" + busy + "/change", change.formatted("obstructions[id=t-7].x", "60.2 m"))
                 .body();
         assertThat(moved).contains("class=\"zone\"").doesNotContain("data-later");
@@ -330,7 +337,7 @@ class DrawingFlowTest extends ServedTest {
         String preview = server.post(
                         "/jobs/" + busy + "/change",
                         change.formatted("outline.corners[0].x", "141.1 m")
-                                .replace("\"base\":1", "\"base\":2,\"preview\":true"))
+                                .replace("\"base\":2", "\"base\":3,\"preview\":true"))
                 .body();
         assertThat(preview).contains("data-later").doesNotContain("class=\"zone\"");
     }

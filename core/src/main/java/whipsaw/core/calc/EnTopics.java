@@ -5,6 +5,7 @@ import static whipsaw.core.calc.Topic.field;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.AsceSnow;
 import whipsaw.core.site.EnRoofPressure;
 import whipsaw.core.site.EnSnow;
@@ -112,6 +113,50 @@ final class EnTopics {
                                     .put("rain_on_snow_applies", s.rainOnSnow())
                                     .pressure("pf_with_rain", s.withRainPa())
                                     .pressure("design_uniform", s.roofPa());
+                        }),
+                new Topic(
+                        "snow_asce_drift",
+                        "Snow drift at a projection or parapet, ASCE",
+                        "ASCE 7-16 7.7, 7.8",
+                        List.of(
+                                field("pg_psf", "Ground snow load, psf", "30"),
+                                field("Ce", "Exposure factor C_e", "1.0"),
+                                field("Ct", "Thermal factor C_t", "1.0"),
+                                field("Is", "Importance factor I_s", "1.0"),
+                                field("lu_ft", "Length of roof the snow comes from, ft", "100"),
+                                field("obstacle_height_ft", "Height of the obstacle, ft", "6"),
+                                field("factor", "Factor on the height", "0.75")),
+                        (in, out) -> {
+                            double importance = in.number("Is", 0.1, 3);
+                            AsceSnow flat = AsceSnow.of(
+                                    new AsceSnow.Input(
+                                            in.si("pg", Quantity.PRESSURE),
+                                            in.number("Ce", 0.1, 3),
+                                            in.number("Ct", 0.1, 3),
+                                            importance,
+                                            0,
+                                            0),
+                                    tables.snow());
+                            AsceDrift d = AsceDrift.of(
+                                    new AsceDrift.Input(
+                                            in.si("pg", Quantity.PRESSURE),
+                                            flat.flatPa(),
+                                            importance,
+                                            in.length("lu"),
+                                            in.length("obstacle_height"),
+                                            in.number("factor", 0.1, 1)),
+                                    tables.drift());
+                            out.put("gamma_pcf", d.densityPcf())
+                                    .put("gamma_kN_per_m3", d.densityPcf() * 0.1570874638)
+                                    .pressure("pf", flat.flatPa())
+                                    .feet("hb", d.balancedM())
+                                    .feet("hc", d.aboveM())
+                                    .put("drift_required", d.drifts())
+                                    .feet("hd", d.fullM())
+                                    .feet("height", d.heightM())
+                                    .feet("width", d.widthM())
+                                    .pressure("pd", d.surchargePa())
+                                    .pressure("peak_total", d.peakPa());
                         }),
                 new Topic(
                         "snow_en",

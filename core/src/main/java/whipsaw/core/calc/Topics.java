@@ -15,6 +15,7 @@ public final class Topics {
         Stream.of(
                         WindTopics.topics(tables),
                         EnTopics.snow(tables),
+                        StructureTopics.topics(tables),
                         HoldDownTopics.topics(tables),
                         SurveyTopics.topics(),
                         ElectricalTopics.topics(tables))

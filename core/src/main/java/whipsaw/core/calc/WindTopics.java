@@ -2,11 +2,14 @@ package whipsaw.core.calc;
 
 import static whipsaw.core.calc.Topic.field;
 
+import java.util.ArrayList;
 import java.util.List;
+import whipsaw.core.holddown.FlushPanel;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.roof.RectangleZones;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.Curve;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
 
@@ -15,7 +18,12 @@ final class WindTopics {
     private WindTopics() {}
 
     static List<Topic> topics(CodeTables tables) {
-        return List.of(velocityPressure(tables), tiltedArray(tables), panelExposed(), EnTopics.wind(tables));
+        return List.of(
+                velocityPressure(tables),
+                tiltedArray(tables),
+                panelExposed(),
+                flushPanel(tables),
+                EnTopics.wind(tables));
     }
 
     private static Topic velocityPressure(CodeTables tables) {
@@ -138,6 +146,85 @@ final class WindTopics {
                 .pressure("p_down", p.downPa())
                 .pressure("p_up_vertical", p.upliftVerticalPa())
                 .pressure("p_up_horizontal", p.upliftAlongPa());
+    }
+
+    private static Topic flushPanel(CodeTables tables) {
+        return new Topic(
+                "flush_panel",
+                "Panel parallel to a roof",
+                "ASCE 7-16 29.4.4",
+                List.of(
+                        field("V_mph", "Basic wind speed, mph", "105"),
+                        field("exposure", "Exposure", "B", "B", "C", "D"),
+                        field("edition", "Edition", "7-16", "7-16", "7-22"),
+                        field("Kzt", "Topographic factor K_zt", "1.0"),
+                        field("Kd", "Directionality factor K_d", "0.85"),
+                        field("ground_elev_ft", "Ground elevation, ft", "0"),
+                        field("kz_min_z_ft", "Lowest height of the profile, ft", "30"),
+                        field("h_ft", "Mean roof height, ft", "20"),
+                        field("effective_area_ft2", "Effective wind area, ft²", "21"),
+                        field("gap_above_roof_in", "Panel above the roof, in", "5"),
+                        field("panel_to_roof_angle_deg", "Panel to roof, deg", "0"),
+                        field("edge_clear_ft", "To the edge, ridge or hip, ft", "10"),
+                        field("is_exposed", "Exposed panel", "false", "false", "true"),
+                        field("distance_from_row_end_ft", "Distance from row end, ft", "40"),
+                        field("Lp_ft", "Panel chord, ft", "3.7"),
+                        field("dx_ft", "To the nearest edge across, ft", "60"),
+                        field("dy_ft", "To the nearest edge along, ft", "45")),
+                (in, out) -> flushPanel(in, out, tables));
+    }
+
+    /** On a roof up to 7 deg by its distances from edges; else by a zone and a curve that are given. */
+    private static void flushPanel(CalcInputs in, CalcOutputs out, CodeTables tables) {
+        VelocityPressure q = velocity(in, "h", "kz_min_z", tables);
+        double above = in.length("gap_above_roof");
+        List<String> violations = FlushPanel.outsideScope(
+                above, in.number("panel_to_roof_angle_deg", 0, 90), above, in.distance("edge_clear"));
+        out.put("applicable", violations.isEmpty()).put("violations", violations);
+        if (!violations.isEmpty()) {
+            return;
+        }
+        boolean edge = in.flag("is_exposed")
+                && Limits.atMost(in.distance("distance_from_row_end"), TiltedArray.EDGE_FACTOR_REACH * in.length("Lp"));
+        boolean given = in.has("gcp_curve_value");
+        String zone = given
+                ? in.text("zone")
+                : FlushPanel.lowSlopeZone(in.length("dx"), in.length("dy"), in.positive("h", Quantity.LENGTH));
+        FlushPanel.Pressure p = FlushPanel.of(
+                q.pressurePa(),
+                in.positive("effective_area", Quantity.AREA),
+                zone,
+                edge,
+                given ? curve(in) : tables.panels().lowSlopeSuction(zone),
+                given ? null : tables.panels().lowSlopePressure(),
+                tables.panels());
+        out.put("Kz", q.kz())
+                .pressure("qh", q.pressurePa())
+                .put("zone", zone)
+                .put("GCp_neg", p.suction())
+                .put("gamma_a", p.gammaA())
+                .put("gamma_E", p.gammaE())
+                .pressure("p_up", p.upliftPa());
+        if (!given) {
+            out.put("GCp_pos", p.pressure()).pressure("p_down", p.downPa());
+        }
+    }
+
+    private static Curve curve(CalcInputs in) {
+        List<Double> areas = in.numbers("gcp_curve_area_ft2");
+        List<Double> values = in.numbers("gcp_curve_value");
+        if (areas.size() != values.size() || areas.isEmpty()) {
+            throw new CalcException("gcp_curve_value", "needs as many values as there are areas");
+        }
+        List<Curve.Node> nodes = new ArrayList<>();
+        for (int i = 0; i < areas.size(); i++) {
+            nodes.add(new Curve.Node(areas.get(i), values.get(i)));
+        }
+        try {
+            return new Curve(nodes);
+        } catch (IllegalArgumentException e) {
+            throw new CalcException("gcp_curve_area_ft2", "has to rise from one area to the next");
+        }
     }
 
     private static Topic panelExposed() {

@@ -12,6 +12,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.RoofMembers;
 
 /** Everything that follows from a job. */
 public record Design(
@@ -23,6 +24,7 @@ public record Design(
         Circuits circuits,
         AcRun run,
         RoofLoads loads,
+        RoofMembers members,
         Counts counts,
         List<Check> checks) {
 

@@ -17,6 +17,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
 
 /**
@@ -56,8 +57,9 @@ public final class Solver {
         Circuits circuits = CircuitStage.of(job, layout);
         AcRun run = AcRun.of(job, circuits, tables);
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
+        RoofMembers members = RoofMembers.of(job, plan, site, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, circuits, run);
-        Design design = new Design(job, plan, site, layout, holdDown, circuits, run, loads, counts, List.of());
+        Design design = new Design(job, plan, site, layout, holdDown, circuits, run, loads, members, counts, List.of());
         return new Design(
                 job,
                 plan,
@@ -67,6 +69,7 @@ public final class Solver {
                 circuits,
                 run,
                 loads,
+                members,
                 counts,
                 Check.ranked(DesignChecks.of(design, tables)));
     }

@@ -17,7 +17,7 @@ import whipsaw.core.working.DataStatus;
 final class CatalogueReader {
     private CatalogueReader() {}
 
-    private static CatalogueInfo info(Doc doc) {
+    static CatalogueInfo info(Doc doc) {
         return new CatalogueInfo(
                 doc.text("code", "Code", 60),
                 doc.text("edition", "Edition", 40),

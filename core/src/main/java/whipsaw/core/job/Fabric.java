@@ -9,10 +9,11 @@ import whipsaw.core.units.Spacings;
  *
  * @param buildUps of single faces, and of all others under face 0
  * @param bayNotes what was found in single bays
+ * @param structure what carries it
  */
-public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNotes) {
+public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNotes, Structure structure) {
     /** Of a flat roof of which nothing else is known. */
-    public static final Fabric PLAIN = new Fabric(new RoofForm.Flat(), List.of(), List.of());
+    public static final Fabric PLAIN = new Fabric(new RoofForm.Flat(), List.of(), List.of(), Structure.UNKNOWN);
 
     public Fabric {
         buildUps = List.copyOf(buildUps);

@@ -29,7 +29,9 @@ final class FabricReader {
                     n.textOrEmpty("note", "Note", 200)));
             n.done();
         }
-        return new Fabric(form, buildUps, notes);
+        Doc structure = roof.objectOrNull("structure", "Structure");
+        return new Fabric(
+                form, buildUps, notes, structure == null ? Structure.UNKNOWN : StructureReader.structure(structure));
     }
 
     private static RoofForm form(Doc doc) {

@@ -13,9 +13,41 @@ final class FabricWriter {
         if (!fabric.buildUps().isEmpty()) {
             roof.put("buildUps", Tree.list(fabric.buildUps(), FabricWriter::buildUp));
         }
+        if (!fabric.structure().equals(Structure.UNKNOWN)) {
+            roof.put("structure", structure(fabric.structure()));
+        }
         if (!fabric.bayNotes().isEmpty()) {
             roof.put("bayNotes", Tree.list(fabric.bayNotes(), FabricWriter::bayNote));
         }
+    }
+
+    private static Object structure(Structure s) {
+        return new Tree()
+                .measure("dead", s.dead(), Quantity.PRESSURE)
+                .measure("live", s.live(), Quantity.PRESSURE)
+                .put("liveUnderArray", s.liveUnderArray())
+                .put("smallIncrease", s.smallIncrease())
+                .put("members", Tree.list(s.members(), m -> new Tree()
+                        .put("id", m.id())
+                        .put("name", m.name())
+                        .put("kind", m.kind())
+                        .put("along", m.alongX() ? "x" : "y")
+                        .text("bays", String.join(", ", m.bays()))
+                        .length("first", m.first())
+                        .spacings("spacing", m.spacing())
+                        .put("type", JobWriter.entry(m.type()))
+                        .map))
+                .put("works", Tree.list(s.works(), w -> new Tree()
+                        .put("id", w.id())
+                        .put("members", w.members())
+                        .put("kind", w.kind())
+                        .text("bays", String.join(", ", w.bays()))
+                        .text("signedBy", w.signedBy())
+                        .put(
+                                "signedOn",
+                                w.signedOn() == null ? null : w.signedOn().toString())
+                        .map))
+                .map;
     }
 
     private static Object form(RoofForm form) {

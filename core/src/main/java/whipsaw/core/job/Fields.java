@@ -43,6 +43,19 @@ final class Fields {
     static final Field GROUND = of("Ground above the building's", Dimension.ROOF_LENGTH, -200, 200);
     static final Field FAR_COORDINATE = of("Coordinate", Dimension.ROOF_LENGTH, -20_000, 20_000);
 
+    static final Field DEAD = of("Load that is there", Dimension.LOAD, 0, 20_000);
+    static final Field LIVE = of("Roof live load", Dimension.LOAD, 0, 10_000);
+    static final Field FIRST_MEMBER = of("First member from the grid line", Dimension.ROOF_LENGTH, 0, 30);
+    static final Field MEMBER_SPACING = of("Spacing of members", Dimension.ROOF_LENGTH, 0.15, 30);
+    static final Field SECTION_SIDE = of("Side of the section", Dimension.PART_LENGTH, 0.01, 3);
+    static final Field SECTION_SHEET = of("Thickness", Dimension.PART_LENGTH, 0.0005, 0.2);
+    static final Field INERTIA = of("Second moment of area", Dimension.SECOND_MOMENT, 1e-9, 1);
+    static final Field MODULUS = of("Section modulus", Dimension.SECTION_MODULUS, 1e-8, 1);
+    static final Field MEMBER_STRENGTH = of("Strength", Dimension.STRESS, 2e5, 1.5e9);
+    static final Field ELASTICITY = of("Modulus of elasticity", Dimension.STRESS, 1e9, 4e11);
+    static final Field TABLE_SPAN = of("Span of the load table", Dimension.ROOF_LENGTH, 0.5, 60);
+    static final Field TABLE_LOAD = of("Load of the load table", Dimension.LINE_LOAD, 10, 2_000_000);
+
     static final Field LATITUDE = of("Latitude", Dimension.ANGLE, -66, 66);
     static final Field LONGITUDE = of("Longitude", Dimension.ANGLE, -180, 180);
     static final Field WIND = of("Basic wind speed", Dimension.SPEED, 25, 120);

@@ -68,7 +68,8 @@ public final class JobReader {
     }
 
     /** Kinds of catalogue entries. */
-    public static final List<String> KINDS = List.of("tray-system", "module", "block", "inverter", "conductor");
+    public static final List<String> KINDS =
+            List.of("tray-system", "module", "block", "inverter", "conductor", "member");
 
     /** Reads one catalogue entry of one of the {@link #KINDS}. */
     public static Reading<Object> readEntry(String kind, Map<?, ?> body) {
@@ -91,6 +92,7 @@ public final class JobReader {
                     case "block" -> CatalogueReader.block(doc);
                     case "tray-system" -> CatalogueReader.tray(doc);
                     case "conductor" -> CatalogueReader.conductor(doc);
+                    case "member" -> StructureReader.member(doc);
                     default -> throw new IllegalArgumentException("no catalogue kind " + kind);
                 };
         boolean ok = context.problems.isEmpty();

@@ -7,6 +7,7 @@ import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.InverterType;
+import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.units.Quantity;
@@ -158,8 +159,36 @@ public final class JobWriter {
             return block(b);
         } else if (part instanceof InverterType i) {
             return inverter(i);
+        } else if (part instanceof MemberType m) {
+            return member(m);
         }
         return conductor((ConductorType) part);
+    }
+
+    private static Map<String, Object> member(MemberType m) {
+        return info(m.info())
+                .put("shape", m.shape().key())
+                .length("depth", m.depth())
+                .length("width", m.width())
+                .length("web", m.web())
+                .length("flange", m.flange())
+                .length("lip", m.lip())
+                .measure("inertia", m.inertia(), Quantity.SECOND_MOMENT)
+                .measure("modulus", m.modulus(), Quantity.SECTION_MODULUS)
+                .put("material", m.material())
+                .measure("strength", m.strength(), Quantity.PRESSURE)
+                .measure("shear", m.shear(), Quantity.PRESSURE)
+                .measure("elasticity", m.elasticity(), Quantity.PRESSURE)
+                .put(
+                        "table",
+                        m.table().isEmpty()
+                                ? null
+                                : Tree.list(m.table(), t -> new Tree()
+                                        .length("span", t.span())
+                                        .measure("total", t.total(), Quantity.LINE_LOAD)
+                                        .measure("variable", t.variable(), Quantity.LINE_LOAD)
+                                        .map))
+                .map;
     }
 
     private static Map<String, Object> conductor(ConductorType c) {

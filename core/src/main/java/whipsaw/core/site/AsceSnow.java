@@ -1,6 +1,6 @@
 package whipsaw.core.site;
 
-import whipsaw.core.table.SnowTable;
+import whipsaw.core.table.ParameterTable;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Unit;
 
@@ -30,7 +30,7 @@ public record AsceSnow(
             double slopeDeg,
             double eaveToRidgeM) {}
 
-    public static AsceSnow of(Input in, SnowTable table) {
+    public static AsceSnow of(Input in, ParameterTable table) {
         Unit psf = Unit.POUND_PER_SQUARE_FOOT;
         double ground = psf.fromSi(in.groundPa());
         double limit = table.value("low_snow_limit_psf");

@@ -1,6 +1,7 @@
 package whipsaw.core.structure;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
@@ -48,16 +49,7 @@ public record RoofLoads(
         RoofReserve footprint = RoofReserve.of(total, layout.footprintM2(), allowance);
 
         double[] inBay = new double[plan.bays().size()];
-        double[] perModule = new double[count];
-        for (int i = 0; i < count; i++) {
-            perModule[i] = moduleKg + rackingKg;
-        }
-        for (HoldDown.Position p : holdDown.positions()) {
-            double parts = p.shares().stream().mapToDouble(HoldDown.Share::part).sum();
-            for (HoldDown.Share share : p.shares()) {
-                perModule[share.module()] += p.ballast().placedKg() * share.part() / parts;
-            }
-        }
+        double[] perModule = perModule(job, layout, holdDown);
         if (!plan.bays().isEmpty()) {
             for (ArrayLayout.Module m : layout.modules()) {
                 spread(perModule[m.index()], layout.corners(m), plan, inBay);
@@ -74,6 +66,22 @@ public record RoofLoads(
             }
         }
         return new RoofLoads(count * moduleKg, count * rackingKg, ballastKg, footprint, bays, worst);
+    }
+
+    /** Mass of every module with its racking and its part of the blocks. */
+    static double[] perModule(Job job, ArrayLayout layout, HoldDown holdDown) {
+        double[] kg = new double[layout.modules().size()];
+        Arrays.fill(
+                kg,
+                job.array().module().mass().si()
+                        + job.array().tray().rackingMass().si());
+        for (HoldDown.Position p : holdDown.positions()) {
+            double parts = p.shares().stream().mapToDouble(HoldDown.Share::part).sum();
+            for (HoldDown.Share share : p.shares()) {
+                kg[share.module()] += p.ballast().placedKg() * share.part() / parts;
+            }
+        }
+        return kg;
     }
 
     /** Adds a mass to the bays in proportion to the part of a rectangle in each. */

@@ -19,7 +19,11 @@ public final class CodeTables {
     private final VoltageFactorTable voltageFactors;
     private final SetbackTable setbacks;
     private final EnTables en;
-    private final SnowTable snow;
+    private final ParameterTable snow;
+    private final ParameterTable drift;
+    private final ParameterTable seismic;
+    private final PanelTables panels;
+    private final MemberTables members;
     private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
 
     private CodeTables(Map<String, CodeTable> byId) {
@@ -29,7 +33,11 @@ public final class CodeTables {
         this.voltageFactors = new VoltageFactorTable(table("nec_690_7_a_voltage_factor"));
         this.setbacks = new SetbackTable(table("fire_setback"));
         this.en = new EnTables(this);
-        this.snow = new SnowTable(table("asce_snow"));
+        this.snow = new ParameterTable(table("asce_snow"));
+        this.drift = new ParameterTable(table("asce_snow_drift"));
+        this.seismic = new ParameterTable(table("asce_seismic"));
+        this.panels = new PanelTables(this);
+        this.members = new MemberTables(this);
         for (CodeTable table : byId.values()) {
             if (table.id().startsWith(NetCoefficients.ID_PREFIX)) {
                 netCoefficients.put(table.id(), new NetCoefficients(table));
@@ -91,6 +99,9 @@ public final class CodeTables {
         used.add(setbacks.table());
         used.add(table("house_rules"));
         used.addAll(conductors.all());
+        if (!job.roof().fabric().structure().members().isEmpty()) {
+            used.addAll(members.all());
+        }
         return used;
     }
 
@@ -130,8 +141,28 @@ public final class CodeTables {
         return en;
     }
 
-    public SnowTable snow() {
+    public ParameterTable snow() {
         return snow;
+    }
+
+    /** Snow drift, ASCE 7-16 7.7 and 7.8. */
+    public ParameterTable drift() {
+        return drift;
+    }
+
+    /** Unattached arrays in an earthquake, ASCE 7-16 13.6.12. */
+    public ParameterTable seismic() {
+        return seismic;
+    }
+
+    /** Roof members. */
+    public MemberTables members() {
+        return members;
+    }
+
+    /** Panels parallel to a roof, ASCE 7-16 29.4.4. */
+    public PanelTables panels() {
+        return panels;
     }
 
     /** A net-coefficient set; null when there is none of that id. */

@@ -9,6 +9,9 @@ public enum Quantity {
     PRESSURE("Pa"),
     MASS("kg"),
     FORCE("N"),
+    LINE_LOAD("N_per_m"),
+    SECTION_MODULUS("m3"),
+    SECOND_MOMENT("m4"),
     SPEED("m_per_s"),
     /** Kept in degrees, the trade's own unit, never in radians. */
     ANGLE("deg"),

@@ -28,6 +28,21 @@ public enum Unit {
     POUND_PER_SQUARE_FOOT(Quantity.PRESSURE, "psf", "47.880258980335840277", "psf", "lb/ft2", "lbf/ft2", "lb/sqft"),
     KILOGRAM_PER_SQUARE_METRE(Quantity.PRESSURE, "kg/m²", "9.80665", "kg/m2", "kgf/m2"),
 
+    MEGAPASCAL(Quantity.PRESSURE, "MPa", "1000000", "mpa", "n/mm2"),
+    GIGAPASCAL(Quantity.PRESSURE, "GPa", "1000000000", "gpa", "kn/mm2"),
+    POUND_PER_SQUARE_INCH(Quantity.PRESSURE, "psi", "6894.7572931683613368", "psi"),
+    KIP_PER_SQUARE_INCH(Quantity.PRESSURE, "ksi", "6894757.2931683613368", "ksi"),
+
+    NEWTON_PER_METRE(Quantity.LINE_LOAD, "N/m", "1", "n/m"),
+    KILONEWTON_PER_METRE(Quantity.LINE_LOAD, "kN/m", "1000", "kn/m"),
+    POUND_PER_FOOT(Quantity.LINE_LOAD, "plf", "14.593902937206364829", "plf", "lb/ft", "lbf/ft"),
+
+    CUBIC_CENTIMETRE(Quantity.SECTION_MODULUS, "cm³", "0.000001", "cm3", "cm³"),
+    CUBIC_INCH(Quantity.SECTION_MODULUS, "in³", "0.000016387064", "in3", "in³"),
+
+    CENTIMETRE_TO_THE_FOURTH(Quantity.SECOND_MOMENT, "cm⁴", "0.00000001", "cm4", "cm⁴"),
+    INCH_TO_THE_FOURTH(Quantity.SECOND_MOMENT, "in⁴", "0.0000004162314256", "in4", "in⁴"),
+
     KILOGRAM(Quantity.MASS, "kg", "1", "kg", "kilogram", "kilograms"),
     POUND(Quantity.MASS, "lb", "0.45359237", "lb", "lbs", "pound", "pounds"),
     GRAM(Quantity.MASS, "g", "0.001", "g"),

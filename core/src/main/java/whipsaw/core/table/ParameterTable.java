@@ -2,11 +2,11 @@ package whipsaw.core.table;
 
 import java.util.Map;
 
-/** Factors of ASCE 7-16 for snow on flat roofs. */
-public final class SnowTable {
+/** A table of parameters, each with one value. */
+public final class ParameterTable {
     private final CodeTable table;
 
-    SnowTable(CodeTable table) {
+    ParameterTable(CodeTable table) {
         this.table = table;
     }
 

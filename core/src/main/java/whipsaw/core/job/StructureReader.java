@@ -1,0 +1,153 @@
+package whipsaw.core.job;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import whipsaw.core.catalogue.CatalogueInfo;
+import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.units.Measure;
+
+/** Reads what carries a roof, and catalogue entries of sections. */
+final class StructureReader {
+    private static final int MOST_MEMBERS = 60;
+    private static final int MOST_WORKS = 400;
+    private static final int MOST_BAYS = 2000;
+
+    private StructureReader() {}
+
+    static Structure structure(Doc doc) {
+        List<Structure.Members> members = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Doc m : doc.objects("members", "Members", MOST_MEMBERS)) {
+            Structure.Members read = members(m);
+            if (read.id() != null && !ids.add(read.id())) {
+                m.problem("id", "Id", read.id(), "is taken by other members: give each its own");
+            }
+            members.add(read);
+            m.done();
+        }
+        List<Structure.Work> works = new ArrayList<>();
+        for (Doc w : doc.objects("works", "Strengthening", MOST_WORKS)) {
+            Structure.Work work = new Structure.Work(
+                    w.text("id", "Id", 40),
+                    w.text("members", "Members", 40),
+                    w.choice("kind", "What is done", Structure.WORKS),
+                    bays(w),
+                    w.textOrEmpty("signedBy", "Signed off by", 120),
+                    w.dateOrNull("signedOn", "Signed off on"));
+            if (work.members() != null && !ids.contains(work.members())) {
+                w.problem("members", "Members", work.members(), "are not there: name one of " + String.join(", ", ids));
+            }
+            if (work.signedBy().isEmpty() != (work.signedOn() == null)) {
+                w.problem(
+                        "signedBy",
+                        "Signed off",
+                        work.signedBy(),
+                        "takes a name and a date, for example A. Engineer and 2026-05-31");
+            }
+            works.add(work);
+            w.done();
+        }
+        Structure structure = new Structure(
+                doc.measureOrNull("dead", Fields.DEAD),
+                doc.measureOrNull("live", Fields.LIVE),
+                doc.flag("liveUnderArray", "Live load under the array", true),
+                doc.flag("smallIncrease", "Rule of small increases", false),
+                members,
+                works);
+        doc.done();
+        return structure;
+    }
+
+    private static Structure.Members members(Doc m) {
+        Doc type = m.object("type", "Section");
+        return new Structure.Members(
+                m.text("id", "Id", 40),
+                m.text("name", "Name of the members", 60),
+                m.choice("kind", "Kind", Structure.KINDS),
+                "x".equals(m.choice("along", "Spans along", List.of("x", "y"))),
+                bays(m),
+                m.measureOrNull("first", Fields.FIRST_MEMBER),
+                m.spacings("spacing", Fields.MEMBER_SPACING),
+                type == null ? null : member(type));
+    }
+
+    /** Names of bays with commas between; empty for all of them. */
+    private static List<String> bays(Doc doc) {
+        String text = doc.textOrEmpty("bays", "Bays", 4000).strip();
+        if (text.isEmpty() || text.equalsIgnoreCase("all")) {
+            return List.of();
+        }
+        List<String> names = Arrays.stream(text.split("[,;\\s]+"))
+                .map(name -> name.toUpperCase(Locale.ROOT))
+                .distinct()
+                .toList();
+        for (String name : names) {
+            if (!name.matches("[A-Z]{1,2}\\d{1,3}")) {
+                doc.problem("bays", "Bays", name, "is no bay: name them as on the plan, for example B2, C2");
+            }
+        }
+        return names.size() > MOST_BAYS ? names.subList(0, MOST_BAYS) : names;
+    }
+
+    /** A section as a catalogue entry or a job's own copy. */
+    static MemberType member(Doc doc) {
+        CatalogueInfo info = CatalogueReader.info(doc);
+        String key = doc.choice("shape", "Shape", List.of("rectangle", "i", "z", "c", "given", "table"));
+        MemberType.Shape shape =
+                key == null ? MemberType.Shape.GIVEN : MemberType.Shape.valueOf(key.toUpperCase(Locale.ROOT));
+        boolean formed = shape == MemberType.Shape.Z || shape == MemberType.Shape.C;
+        boolean flanged = formed || shape == MemberType.Shape.I;
+        boolean table = shape == MemberType.Shape.TABLE;
+        boolean measured = flanged || shape == MemberType.Shape.RECTANGLE;
+        boolean given = shape == MemberType.Shape.GIVEN;
+        List<MemberType.Safe> lines = new ArrayList<>();
+        Measure last = null;
+        for (Doc line : doc.objects("table", "Load table", 200)) {
+            MemberType.Safe safe = new MemberType.Safe(
+                    line.measure("span", Fields.TABLE_SPAN),
+                    line.measure("total", Fields.TABLE_LOAD),
+                    line.measureOrNull("variable", Fields.TABLE_LOAD));
+            if (last != null && safe.span() != null && safe.span().si() <= last.si()) {
+                line.problem(
+                        "span", "Span", safe.span().typed(), "is not longer than the one before: give spans in order");
+            }
+            last = safe.span();
+            lines.add(safe);
+            line.done();
+        }
+        if (table && lines.isEmpty()) {
+            doc.problem("table", "Load table", "none", "is missing: give at least one span with its load");
+        }
+        MemberType type = new MemberType(
+                info,
+                shape,
+                measured ? doc.measure("depth", Fields.SECTION_SIDE) : doc.measureOrNull("depth", Fields.SECTION_SIDE),
+                measured ? doc.measure("width", Fields.SECTION_SIDE) : null,
+                flanged ? doc.measure("web", Fields.SECTION_SHEET) : null,
+                shape == MemberType.Shape.I ? doc.measure("flange", Fields.SECTION_SHEET) : null,
+                formed ? doc.measureOrNull("lip", Fields.SECTION_SIDE) : null,
+                given ? doc.measure("inertia", Fields.INERTIA) : null,
+                given ? doc.measure("modulus", Fields.MODULUS) : null,
+                doc.choice("material", "Material", MemberType.MATERIALS),
+                table ? null : doc.measure("strength", Fields.MEMBER_STRENGTH),
+                table ? null : doc.measureOrNull("shear", Fields.MEMBER_STRENGTH),
+                table ? null : doc.measure("elasticity", Fields.ELASTICITY),
+                lines);
+        if (type.shape() == MemberType.Shape.I && !thin(type)) {
+            doc.problem("flange", "Flange", type.flange().typed(), "and its like fill the whole depth of the section");
+        }
+        doc.done();
+        return type;
+    }
+
+    private static boolean thin(MemberType t) {
+        boolean read = t.depth() != null && t.flange() != null && t.width() != null && t.web() != null;
+        return !read
+                || (2 * t.flange().si() < t.depth().si()
+                        && t.web().si() <= t.width().si());
+    }
+}

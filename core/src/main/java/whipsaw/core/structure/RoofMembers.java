@@ -1,0 +1,155 @@
+package whipsaw.core.structure;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Structure;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.MemberTables;
+
+/**
+ * Members of the roof before and after the array, each a simple span under the roof it carries and under the feet of
+ * the modules near it. A module stands on four feet at its corners, each with a quarter of what it weighs with its
+ * blocks; the deck between two members hands a foot to both by the lever rule.
+ *
+ * @param sets in the order of the job
+ * @param missing what has to be known before anything is established
+ */
+public record RoofMembers(List<Checked> sets, List<String> missing) {
+    private static final double GRAVITY = 9.80665;
+
+    public RoofMembers {
+        sets = List.copyOf(sets);
+        missing = List.copyOf(missing);
+    }
+
+    /** A set with its members, the worst first. */
+    public record Checked(Structure.Members set, List<Member> members) {
+        public Checked {
+            members = List.copyOf(members);
+        }
+
+        public Member worst() {
+            return members.get(0);
+        }
+
+        public List<Member> failing() {
+            return members.stream().filter(m -> !m.ok()).toList();
+        }
+    }
+
+    /**
+     * One member.
+     *
+     * @param spanM after strengthening
+     * @param strengthened what is done for it; empty for nothing
+     * @param increase gravity load effect after over before, the larger of moment and shear
+     * @param bySmallIncrease whether it rests on the rule of small increases
+     */
+    public record Member(
+            MemberLines.Line line,
+            boolean alongX,
+            double spanM,
+            List<String> strengthened,
+            MemberState before,
+            MemberState after,
+            double increase,
+            boolean bySmallIncrease) {
+        public boolean ok() {
+            return after.ok() || bySmallIncrease;
+        }
+    }
+
+    /** Nothing is known of what carries the roof. */
+    public boolean unknown() {
+        return sets.isEmpty() && missing.isEmpty();
+    }
+
+    public static RoofMembers of(
+            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
+        Structure structure = job.roof().fabric().structure();
+        if (structure.members().isEmpty()) {
+            return new RoofMembers(List.of(), List.of());
+        }
+        List<String> missing = missing(job, plan, site, holdDown);
+        if (!missing.isEmpty()) {
+            return new RoofMembers(List.of(), missing);
+        }
+        MemberLoads loads = new MemberLoads(
+                structure,
+                site.snow().roofPa(),
+                feet(job, layout, holdDown),
+                tables.members(),
+                job.site().code() instanceof Job.EnSite ? "en" : "asce");
+        List<Checked> sets = new ArrayList<>();
+        for (Structure.Members set : structure.members()) {
+            List<Member> members = new ArrayList<>();
+            for (MemberLines.Strip strip : MemberLines.of(plan, structure, set)) {
+                members.addAll(loads.members(plan, structure, set, strip));
+            }
+            members.sort(Comparator.comparing((Member m) -> m.ok())
+                    .thenComparing(m -> -m.after().utilisation())
+                    .thenComparing(m -> m.line().number()));
+            if (members.isEmpty()) {
+                missing.add("bays of " + set.name() + " that are on the roof");
+            } else if (members.stream()
+                    .anyMatch(m -> Double.isNaN(m.after().moment().limit()))) {
+                missing.add("a load table of " + set.name() + " that reaches their spans");
+            } else {
+                sets.add(new Checked(set, members));
+            }
+        }
+        return new RoofMembers(sets, missing);
+    }
+
+    private static List<String> missing(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown) {
+        List<String> missing = new ArrayList<>();
+        if (job.roof().fabric().structure().dead() == null) {
+            missing.add("the load that is there");
+        }
+        if (plan.bays().isEmpty()) {
+            missing.add("the grid of bays");
+        }
+        if (site.snow() == null) {
+            missing.add("the ground snow load");
+        }
+        if (!holdDown.established()) {
+            missing.add("the ballast");
+        }
+        return missing;
+    }
+
+    /**
+     * A foot of a module.
+     *
+     * @param newton a quarter of the module, its racking and its part of the blocks
+     * @param coveredM2 a quarter of the module in plan
+     */
+    record Foot(double x, double y, double newton, double coveredM2) {}
+
+    private static List<Foot> feet(Job job, ArrayLayout layout, HoldDown holdDown) {
+        double[] kg = RoofLoads.perModule(job, layout, holdDown);
+        List<Foot> feet = new ArrayList<>();
+        for (ArrayLayout.Module m : layout.modules()) {
+            Coordinate[] c = layout.corners(m);
+            double area = layout.alongM() * layout.depthM() / 4;
+            for (int i = 0; i < 4; i++) {
+                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * GRAVITY / 4, area));
+            }
+        }
+        return feet;
+    }
+
+    /** What a section resists by the tables of a family, of a number of members side by side. */
+    static double factor(MemberTables tables, String family, MemberType type, boolean bending) {
+        MemberTables.Resistance r = tables.resistance(family, type.material());
+        return bending ? r.bending() : r.shear();
+    }
+}

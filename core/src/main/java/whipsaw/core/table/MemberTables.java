@@ -1,0 +1,71 @@
+package whipsaw.core.table;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Resistance factors, load combinations and limits of roof members. */
+public final class MemberTables {
+    /** Factors on a material's strength. */
+    public record Resistance(double bending, double shear, String clause) {}
+
+    /** Factors on the loads. */
+    public record Combination(String name, double dead, double snow, double live, String clause) {}
+
+    private final CodeTable resistanceTable;
+    private final CodeTable combinationTable;
+    private final ParameterTable limits;
+
+    MemberTables(CodeTables tables) {
+        resistanceTable = tables.table("member_resistance");
+        combinationTable = tables.table("member_combinations");
+        limits = new ParameterTable(tables.table("member_limits"));
+    }
+
+    /** @param family {@code asce} or {@code en} */
+    public Resistance resistance(String family, String material) {
+        for (Map<String, String> row : resistanceTable.rows()) {
+            if (row.get("family").equals(family) && row.get("material").equals(material)) {
+                return new Resistance(
+                        CodeTable.number(row, "bending"), CodeTable.number(row, "shear"), row.get("clause"));
+            }
+        }
+        throw new IllegalArgumentException("no resistance of " + material + " by " + family);
+    }
+
+    /** Combinations of a family for strength or for service. */
+    public List<Combination> combinations(String family, boolean strength) {
+        List<Combination> list = new ArrayList<>();
+        for (Map<String, String> row : combinationTable.rows()) {
+            if (row.get("family").equals(family) && row.get("state").equals(strength ? "strength" : "service")) {
+                list.add(new Combination(
+                        row.get("name"),
+                        CodeTable.number(row, "dead"),
+                        CodeTable.number(row, "snow"),
+                        CodeTable.number(row, "live"),
+                        row.get("clause")));
+            }
+        }
+        return list;
+    }
+
+    public double limit(String parameter) {
+        return limits.value(parameter);
+    }
+
+    public List<CodeTable> all() {
+        return List.of(resistanceTable, combinationTable, limits.table());
+    }
+
+    public CodeTable resistanceTable() {
+        return resistanceTable;
+    }
+
+    public CodeTable combinationTable() {
+        return combinationTable;
+    }
+
+    public CodeTable limitTable() {
+        return limits.table();
+    }
+}

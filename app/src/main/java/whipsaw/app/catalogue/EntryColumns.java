@@ -64,6 +64,25 @@ public final class EntryColumns {
             List.of(
                     text("material", "Material: cu or al", "cu"),
                     text("insulation", "Insulation: THWN-2 or XHHW-2", "XHHW-2")),
+            "member",
+            List.of(
+                    text("shape", "Shape: rectangle, i, z, c, given or table", "z"),
+                    text("depth", "Depth", "200 mm"),
+                    text("width", "Width, of the flanges", "65 mm"),
+                    text("web", "Web or sheet thickness", "1.8 mm"),
+                    text("flange", "Flange thickness, shape i", "8.5 mm"),
+                    text("lip", "Lip, shapes z and c", "20 mm"),
+                    text("inertia", "Second moment, shape given", "520 cm4"),
+                    text("modulus", "Section modulus, shape given", "55 cm3"),
+                    text("material", "Material: steel, cold-formed or timber", "cold-formed"),
+                    text("strength", "Strength in bending", "350 MPa"),
+                    text("shear", "Strength in shear; steel without", "4 MPa"),
+                    text("elasticity", "Modulus of elasticity", "210 GPa"),
+                    new Column(
+                            "table",
+                            "Load table: span=total load along it, with / its load for deflection",
+                            "30 ft=280 plf/210 plf; 35 ft=205 plf/132 plf",
+                            "spans")),
             "tray-system",
             List.of(
                     text("arrangement", "Arrangement: one-way or pairs", "one-way"),
@@ -108,6 +127,7 @@ public final class EntryColumns {
                     ? (Object) true
                     : text.equals("no") || text.equals("false") ? (Object) false : text;
             case "pairs" -> pairs(text);
+            case "spans" -> spans(text);
             default -> text;
         };
     }
@@ -120,6 +140,26 @@ public final class EntryColumns {
             }
         }
         return parts;
+    }
+
+    /** Lines of a load table. */
+    private static Object spans(String text) {
+        List<Object> lines = new ArrayList<>();
+        for (String part : parts(text)) {
+            String[] sides = part.split("=", 2);
+            if (sides.length < 2) {
+                return text;
+            }
+            String[] loads = sides[1].split("/", 2);
+            Map<String, Object> line = new LinkedHashMap<>();
+            line.put("span", sides[0].strip());
+            line.put("total", loads[0].strip());
+            if (loads.length == 2) {
+                line.put("variable", loads[1].strip());
+            }
+            lines.add(line);
+        }
+        return lines;
     }
 
     private static Object pairs(String text) {
@@ -140,6 +180,11 @@ public final class EntryColumns {
     public static String cell(Object value) {
         if (value instanceof Map<?, ?> map && map.get("typed") instanceof String typed) {
             return typed;
+        }
+        if (value instanceof Map<?, ?> map && map.containsKey("span")) {
+            Object variable = map.get("variable");
+            return cell(map.get("span")) + "=" + cell(map.get("total"))
+                    + (variable == null ? "" : "/" + cell(variable));
         }
         if (value instanceof Map<?, ?> map) {
             return String.join(

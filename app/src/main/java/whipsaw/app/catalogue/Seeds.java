@@ -76,6 +76,9 @@ public final class Seeds {
             map.forEach((k, v) -> copy.put(k, replace(v, entries)));
             return copy;
         }
+        if (value instanceof List<?> list) {
+            return list.stream().map(item -> replace(item, entries)).toList();
+        }
         return value instanceof String text && text.startsWith(REFERENCE) ? entries.get(text) : value;
     }
 

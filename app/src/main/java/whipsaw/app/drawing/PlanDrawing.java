@@ -147,6 +147,7 @@ public final class PlanDrawing {
         if (!paper() && !brief) {
             frame.sun(standardSun(design));
         }
+        new MemberLayer(design, svg, textM).draw();
         survey.noWalk();
         roof.obstructions();
         CircuitLayer circuits = new CircuitLayer(design, svg, textM);

@@ -37,6 +37,7 @@ public class CatalogueController {
         KINDS.put("block", "Blocks");
         KINDS.put("inverter", "Inverters");
         KINDS.put("conductor", "Conductors");
+        KINDS.put("member", "Sections of members");
     }
 
     private final CatalogueStore store;

@@ -1,6 +1,7 @@
 package whipsaw.app.web;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
@@ -18,6 +19,7 @@ import whipsaw.app.drawing.SectionDrawing;
 import whipsaw.app.drawing.SmallDrawing;
 import whipsaw.app.entry.EntryForm;
 import whipsaw.app.entry.FaceWords;
+import whipsaw.app.entry.StructureEntry;
 import whipsaw.app.help.Guide;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Reports;
@@ -181,6 +183,11 @@ public class JobController {
                     .orElseThrow(() -> new StoreException("the catalogue has no '" + reference + "'"))
                     .body();
         }
+        if (value instanceof Map<?, ?> map) {
+            Map<String, Object> own = new LinkedHashMap<>();
+            map.forEach((key, part) -> own.put(String.valueOf(key), fromCatalogue(part)));
+            return own;
+        }
         return value;
     }
 
@@ -224,6 +231,7 @@ public class JobController {
             model.addAttribute("guideOpen", false);
         }
         model.addAttribute("data", PlanData.of(design));
+        model.addAttribute("structureNew", StructureEntry.additions(design.job()));
         model.addAttribute("things", EntryForm.Option.list(things(design), ""));
         model.addAttribute("canRedo", jobs.canRedo(shown.slug()));
         model.addAttribute("canUndo", shown.revision().shows() > 1);

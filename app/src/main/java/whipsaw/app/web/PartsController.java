@@ -56,6 +56,9 @@ public class PartsController {
         JobService.Shown shown = jobs.open(slug);
         List<Part> parts = new ArrayList<>();
         for (String kind : JobReader.KINDS) {
+            if (!PATHS.containsKey(kind)) {
+                continue;
+            }
             Map<String, Object> copy = copy(shown.design().job(), kind);
             var newest = catalogue.find(kind, String.valueOf(copy.get("code")));
             parts.add(new Part(

@@ -322,6 +322,7 @@ class DrawingFlowTest extends ServedTest {
         assertThat(page.locator("#plan .layer-zones[data-later]")).hasCount(0);
         assertThat(page.locator("#plan .layer-zones .flagtext").first()).containsText("zone");
         // a field: drawing and totals come first, then the whole bench with what changed
+        page.locator("details[data-section=site]").evaluate("d => d.open = true");
         page.locator("[data-path='$.site.wind']").fill("121 mph");
         page.keyboard().press("Enter");
         assertThat(page.locator("#difference")).containsText("Last change");

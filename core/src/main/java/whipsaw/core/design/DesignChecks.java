@@ -42,6 +42,7 @@ final class DesignChecks {
             all.windScope();
             all.ballast();
             all.roofLoad();
+            all.checks.addAll(StructureChecks.of(design));
         }
         all.siteGiven();
         all.checks.addAll(SurveyChecks.of(design));

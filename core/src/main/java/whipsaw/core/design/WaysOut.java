@@ -20,6 +20,7 @@ import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Structure;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
@@ -93,6 +94,9 @@ public final class WaysOut {
     public static List<Way> of(Design design, Check check, List<BlockType> blocks, Solver solver) {
         WaysOut all = new WaysOut(design, check, solver);
         SurveyWays.of(design, check).forEach(idea -> all.offer("survey", idea.words(), idea.changes()));
+        for (String kind : Structure.WORKS) {
+            StructureWays.of(design, check, kind).forEach(idea -> all.offer(kind, idea.words(), idea.changes()));
+        }
         all.tilts();
         all.gaps();
         all.blocks(blocks);

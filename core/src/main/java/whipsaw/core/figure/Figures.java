@@ -48,6 +48,7 @@ public final class Figures {
             case "total.ratio" -> TotalFigures.ratio(design);
             case "total.blocks" -> TotalFigures.blocks(design);
             case "roof.footprint" -> TotalFigures.footprint(design);
+            case "member" -> MemberFigures.member(design, place, tables);
             case "roof.bay" -> TotalFigures.bay(design, place);
             case "uplift" -> uplift(place);
             case "ballast" -> ballast(place);
@@ -121,6 +122,10 @@ public final class Figures {
         if (design.loads().worstBay() != null) {
             keys.add("roof.bay/" + design.loads().worstBay().bay().name());
         }
+        design.members()
+                .sets()
+                .forEach(s -> keys.add(
+                        "member/" + s.set().id() + "/" + s.worst().line().number()));
         keys.removeIf(key -> working(key) == null);
         return keys;
     }
@@ -133,6 +138,12 @@ public final class Figures {
         sources.add(design.job().array().block().info());
         sources.add(design.job().electrical().inverter().info());
         sources.add(design.job().electrical().run().conductor().info());
+        design.job()
+                .roof()
+                .fabric()
+                .structure()
+                .members()
+                .forEach(m -> sources.add(m.type().info()));
         sources.addAll(tables.inUse(design.job()));
         return sources.stream()
                 .sorted(Comparator.comparing(DataSource::status).reversed())

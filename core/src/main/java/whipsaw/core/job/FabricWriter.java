@@ -42,10 +42,14 @@ final class FabricWriter {
                         .put("members", w.members())
                         .put("kind", w.kind())
                         .text("bays", String.join(", ", w.bays()))
-                        .text("signedBy", w.signedBy())
                         .put(
-                                "signedOn",
-                                w.signedOn() == null ? null : w.signedOn().toString())
+                                "seen",
+                                w.signedBy().isEmpty()
+                                        ? null
+                                        : new Tree()
+                                                .put("by", w.signedBy())
+                                                .put("on", w.signedOn().toString())
+                                                .map)
                         .map))
                 .map;
     }

@@ -30,23 +30,24 @@ final class StructureReader {
             m.done();
         }
         List<Structure.Work> works = new ArrayList<>();
+        Set<String> workIds = new HashSet<>();
         for (Doc w : doc.objects("works", "Strengthening", MOST_WORKS)) {
+            Doc seen = w.objectOrNull("seen", "Seen done");
             Structure.Work work = new Structure.Work(
                     w.text("id", "Id", 40),
                     w.text("members", "Members", 40),
                     w.choice("kind", "What is done", Structure.WORKS),
                     bays(w),
-                    w.textOrEmpty("signedBy", "Signed off by", 120),
-                    w.dateOrNull("signedOn", "Signed off on"));
+                    seen == null ? "" : seen.text("by", "Signed off by", 120),
+                    seen == null ? null : seen.date("on", "Signed off on"));
+            if (seen != null) {
+                seen.done();
+            }
             if (work.members() != null && !ids.contains(work.members())) {
                 w.problem("members", "Members", work.members(), "are not there: name one of " + String.join(", ", ids));
             }
-            if (work.signedBy().isEmpty() != (work.signedOn() == null)) {
-                w.problem(
-                        "signedBy",
-                        "Signed off",
-                        work.signedBy(),
-                        "takes a name and a date, for example A. Engineer and 2026-05-31");
+            if (work.id() != null && !workIds.add(work.id())) {
+                w.problem("id", "Id", work.id(), "is taken by other strengthening: give each its own");
             }
             works.add(work);
             w.done();

@@ -2,21 +2,20 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Location;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
-import whipsaw.core.units.Spacings;
 
 /**
- * Where the members of one set lie: in each bay at their spacing, each a simple span from grid line to grid line,
- * carrying the roof half way to its neighbours. Members whose middle is off the roof are left out.
+ * Where members lie: in each bay at their spacing, each a simple span from grid line to grid line, carrying the roof
+ * half way to its neighbours of the same kind, of its own set or of another. Members whose middle is off the roof are
+ * left out.
  */
 public final class MemberLines {
     /** Lines nearer than this are one. */
@@ -27,6 +26,7 @@ public final class MemberLines {
     /**
      * One member in plan.
      *
+     * @param set it belongs to
      * @param number of its bay and in it, for example B2-3
      * @param bay index of the bay
      * @param atM its place across its span: x of one along y
@@ -37,7 +37,15 @@ public final class MemberLines {
      * @param added whether it is put between by strengthening
      */
     public record Line(
-            String number, int bay, double atM, double fromM, double toM, double lowM, double highM, boolean added) {
+            Structure.Members set,
+            String number,
+            int bay,
+            double atM,
+            double fromM,
+            double toM,
+            double lowM,
+            double highM,
+            boolean added) {
         public double spanM() {
             return toM - fromM;
         }
@@ -59,19 +67,35 @@ public final class MemberLines {
         }
     }
 
-    public static List<Strip> of(RoofPlan plan, Structure structure, Structure.Members set) {
-        boolean alongX = set.alongX();
+    /** Strips of all members, those of one kind and direction together. */
+    public static List<Strip> of(RoofPlan plan, Structure structure) {
+        Map<String, List<Structure.Members>> alike = new LinkedHashMap<>();
+        for (Structure.Members set : structure.members()) {
+            alike.computeIfAbsent(set.kind() + set.alongX(), k -> new ArrayList<>())
+                    .add(set);
+        }
+        List<Strip> strips = new ArrayList<>();
+        alike.values().forEach(sets -> strips.addAll(strips(plan, structure, sets)));
+        return strips;
+    }
+
+    private static boolean in(Structure.Members set, RoofPlan.Bay bay) {
+        return set.bays().isEmpty() || set.bays().contains(bay.name());
+    }
+
+    private static List<Strip> strips(RoofPlan plan, Structure structure, List<Structure.Members> sets) {
+        boolean alongX = sets.get(0).alongX();
         Map<Double, List<Integer>> strips = new TreeMap<>();
         List<RoofPlan.Bay> bays = plan.bays();
         for (int i = 0; i < bays.size(); i++) {
-            if (set.bays().isEmpty() || set.bays().contains(bays.get(i).name())) {
+            RoofPlan.Bay bay = bays.get(i);
+            if (sets.stream().anyMatch(s -> in(s, bay))) {
                 double from = alongX
                         ? bays.get(i).cell().getMinX()
                         : bays.get(i).cell().getMinY();
                 strips.computeIfAbsent(from, k -> new ArrayList<>()).add(i);
             }
         }
-        IndexedPointInAreaLocator roof = new IndexedPointInAreaLocator(plan.outline());
         List<Strip> result = new ArrayList<>();
         for (List<Integer> strip : strips.values()) {
             RoofPlan.Bay any = bays.get(strip.get(0));
@@ -86,7 +110,7 @@ public final class MemberLines {
                                 < SAME_M) {
                     end++;
                 }
-                lines.addAll(run(plan, structure, set, strip.subList(i, end), from, to, roof));
+                lines.addAll(run(plan, structure, sets, strip.subList(i, end), from, to));
                 i = end;
             }
             if (!lines.isEmpty()) {
@@ -104,63 +128,95 @@ public final class MemberLines {
         return alongX ? bay.cell().getMaxY() : bay.cell().getMaxX();
     }
 
-    private record Place(double at, int bay, boolean added) {}
+    private record Place(Structure.Members set, double at, int bay, boolean added) {}
 
     /** Members of bays that follow each other without a gap. */
     private static List<Line> run(
             RoofPlan plan,
             Structure structure,
-            Structure.Members set,
+            List<Structure.Members> sets,
             List<Integer> bays,
             double from,
-            double to,
-            IndexedPointInAreaLocator roof) {
-        boolean alongX = set.alongX();
+            double to) {
+        boolean alongX = sets.get(0).alongX();
         List<Place> places = new ArrayList<>();
         for (int bay : bays) {
             RoofPlan.Bay cell = plan.bays().get(bay);
             double width = high(cell, alongX) - low(cell, alongX);
-            double first = set.first() == null ? 0 : set.first().si();
-            for (double at : new Spacings("", set.spacing().metres()).over(width - first)) {
-                double place = low(cell, alongX) + first + at;
-                // a line on the grid line belongs to the bay it begins
-                if (place < high(cell, alongX) - SAME_M) {
-                    places.add(new Place(place, bay, false));
+            for (Structure.Members set : sets) {
+                double first = set.first() == null ? 0 : set.first().si();
+                for (double at : in(set, cell) ? set.spacing().over(width - first) : List.<Double>of()) {
+                    double place = low(cell, alongX) + first + at;
+                    // a line on the grid line belongs to the bay it begins
+                    if (place < high(cell, alongX) - SAME_M) {
+                        places.add(new Place(set, place, bay, false));
+                    }
                 }
             }
         }
-        places.removeIf(p -> !onRoof(roof, alongX, p.at(), (from + to) / 2));
-        if (places.isEmpty()) {
-            return List.of();
-        }
+        places.sort(Comparator.comparingDouble(Place::at));
         double begin = low(plan.bays().get(bays.get(0)), alongX);
         double end = high(plan.bays().get(bays.get(bays.size() - 1)), alongX);
-        List<Place> all = between(plan, structure, set, places, end);
         Map<Integer, Integer> counted = new TreeMap<>();
         List<Line> lines = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            Place p = all.get(i);
-            double lowM = i == 0 ? begin : (all.get(i - 1).at() + p.at()) / 2;
-            double highM = i + 1 == all.size() ? end : (p.at() + all.get(i + 1).at()) / 2;
-            String bay = plan.bays().get(p.bay()).name();
-            int k = counted.merge(p.bay(), p.added() ? 0 : 1, Integer::sum);
-            String number = bay + "-" + k + (p.added() ? "a" : "");
-            lines.add(new Line(number, p.bay(), p.at(), from, to, lowM, highM, p.added()));
+        for (double[] part : onRoof(plan, alongX, begin, end, (from + to) / 2)) {
+            List<Place> there = places.stream()
+                    .filter(p -> p.at() >= part[0] - SAME_M && p.at() <= part[1] + SAME_M)
+                    .toList();
+            lines.addAll(lines(plan, between(plan, structure, there, part[1]), part, from, to, counted));
         }
         return lines;
     }
 
+    /** Places made members, each carrying the roof half way to its neighbours and the outer ones to where it ends. */
+    private static List<Line> lines(
+            RoofPlan plan, List<Place> all, double[] part, double from, double to, Map<Integer, Integer> counted) {
+        List<Line> lines = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            Place p = all.get(i);
+            double lowM = i == 0 ? Math.min(part[0], p.at()) : (all.get(i - 1).at() + p.at()) / 2;
+            double highM = i + 1 == all.size()
+                    ? Math.max(part[1], p.at())
+                    : (p.at() + all.get(i + 1).at()) / 2;
+            String bay = plan.bays().get(p.bay()).name();
+            int k = counted.merge(p.bay(), p.added() ? 0 : 1, Integer::sum);
+            String number = bay + "-" + k + (p.added() ? "a" : "");
+            lines.add(new Line(p.set(), number, p.bay(), p.at(), from, to, lowM, highM, p.added()));
+        }
+        return lines;
+    }
+
+    /** Parts of the roof across a strip, looked at in its middle. */
+    private static List<double[]> onRoof(RoofPlan plan, boolean alongX, double begin, double end, double middle) {
+        Coordinate a = alongX ? new Coordinate(middle, begin) : new Coordinate(begin, middle);
+        Coordinate b = alongX ? new Coordinate(middle, end) : new Coordinate(end, middle);
+        Geometry cut = plan.outline()
+                .getFactory()
+                .createLineString(new Coordinate[] {a, b})
+                .intersection(plan.outline());
+        List<double[]> parts = new ArrayList<>();
+        for (int i = 0; i < cut.getNumGeometries(); i++) {
+            Envelope box = cut.getGeometryN(i).getEnvelopeInternal();
+            double low = alongX ? box.getMinY() : box.getMinX();
+            double high = alongX ? box.getMaxY() : box.getMaxX();
+            if (high - low > SAME_M) {
+                parts.add(new double[] {low, high});
+            }
+        }
+        parts.sort(Comparator.comparingDouble(p -> p[0]));
+        return parts;
+    }
+
     /** The same with those that strengthening puts between. */
-    private static List<Place> between(
-            RoofPlan plan, Structure structure, Structure.Members set, List<Place> places, double end) {
+    private static List<Place> between(RoofPlan plan, Structure structure, List<Place> places, double end) {
         List<Place> all = new ArrayList<>();
         for (int i = 0; i < places.size(); i++) {
             Place p = places.get(i);
             all.add(p);
-            if (works(structure, set, plan.bays().get(p.bay()).name(), "between")) {
+            if (works(structure, p.set(), plan.bays().get(p.bay()).name(), "between")) {
                 double next = i + 1 < places.size() ? places.get(i + 1).at() : end;
                 if (next - p.at() > 2 * SAME_M) {
-                    all.add(new Place((p.at() + next) / 2, p.bay(), true));
+                    all.add(new Place(p.set(), (p.at() + next) / 2, p.bay(), true));
                 }
             }
         }
@@ -173,16 +229,5 @@ public final class MemberLines {
                 .anyMatch(w -> w.members().equals(set.id())
                         && w.kind().equals(kind)
                         && (w.bays().isEmpty() || w.bays().contains(bay)));
-    }
-
-    private static boolean onRoof(IndexedPointInAreaLocator roof, boolean alongX, double at, double middle) {
-        return roof.locate(alongX ? new Coordinate(middle, at) : new Coordinate(at, middle)) != Location.EXTERIOR;
-    }
-
-    /** Lines by number, for tests and workings. */
-    static Map<String, Line> byNumber(List<Strip> strips) {
-        return strips.stream()
-                .flatMap(s -> s.lines().stream())
-                .collect(Collectors.toMap(Line::number, Function.identity(), (a, b) -> a, TreeMap::new));
     }
 }

@@ -50,7 +50,7 @@ final class MemberLoads {
         }
     }
 
-    List<Member> members(RoofPlan plan, Structure structure, Structure.Members set, MemberLines.Strip strip) {
+    List<Member> members(RoofPlan plan, Structure structure, MemberLines.Strip strip) {
         List<MemberLines.Line> lines = strip.lines();
         List<Standing> standing = new ArrayList<>();
         lines.forEach(l -> standing.add(new Standing()));
@@ -63,6 +63,7 @@ final class MemberLoads {
         }
         List<Member> members = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
+            Structure.Members set = lines.get(i).set();
             String bay = plan.bays().get(lines.get(i).bay()).name();
             boolean doubled = MemberLines.works(structure, set, bay, "double");
             boolean propped = MemberLines.works(structure, set, bay, "support");
@@ -133,7 +134,10 @@ final class MemberLoads {
         if (between) {
             done.add(line.added() ? "added between" : "with one added between");
         }
-        return new Member(line, alongX, span, done, before, after, increase, small);
+        double arrayN =
+                standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
+        return new Member(
+                line, alongX, span, done, before, after, standing.weights().size(), arrayN, increase, small);
     }
 
     private static MemberState worse(MemberState a, MemberState b) {

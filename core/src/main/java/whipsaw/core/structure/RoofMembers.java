@@ -2,7 +2,9 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.MemberType;
@@ -50,6 +52,8 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
      *
      * @param spanM after strengthening
      * @param strengthened what is done for it; empty for nothing
+     * @param feet of modules that stand on it wholly or in part
+     * @param arrayN what they bring
      * @param increase gravity load effect after over before, the larger of moment and shear
      * @param bySmallIncrease whether it rests on the rule of small increases
      */
@@ -60,6 +64,8 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             List<String> strengthened,
             MemberState before,
             MemberState after,
+            int feet,
+            double arrayN,
             double increase,
             boolean bySmallIncrease) {
         public boolean ok() {
@@ -88,12 +94,16 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
                 feet(job, layout, holdDown),
                 tables.members(),
                 job.site().code() instanceof Job.EnSite ? "en" : "asce");
+        Map<String, List<Member>> bySet = new HashMap<>();
+        for (MemberLines.Strip strip : MemberLines.of(plan, structure)) {
+            for (Member m : loads.members(plan, structure, strip)) {
+                bySet.computeIfAbsent(m.line().set().id(), k -> new ArrayList<>())
+                        .add(m);
+            }
+        }
         List<Checked> sets = new ArrayList<>();
         for (Structure.Members set : structure.members()) {
-            List<Member> members = new ArrayList<>();
-            for (MemberLines.Strip strip : MemberLines.of(plan, structure, set)) {
-                members.addAll(loads.members(plan, structure, set, strip));
-            }
+            List<Member> members = bySet.getOrDefault(set.id(), new ArrayList<>());
             members.sort(Comparator.comparing((Member m) -> m.ok())
                     .thenComparing(m -> -m.after().utilisation())
                     .thenComparing(m -> m.line().number()));

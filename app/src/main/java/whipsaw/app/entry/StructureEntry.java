@@ -1,0 +1,118 @@
+package whipsaw.app.entry;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.Json;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Structure;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.UnitSystem;
+
+/** Fields of what carries the roof: loads that are there, members and their strengthening. */
+public final class StructureEntry extends EntryFields {
+    private static final String PATH = "$.roof.structure";
+
+    StructureEntry(Design design, CatalogueStore catalogue) {
+        super(design, catalogue);
+    }
+
+    /** Something that can be added, as the document takes it. */
+    public record New(String words, String path, String json) {}
+
+    /** Members, and strengthening of those there are. */
+    public static List<New> additions(Job job) {
+        boolean us = job.project().units() == UnitSystem.US;
+        Map<String, Object> members = new LinkedHashMap<>();
+        members.put("id", "@id");
+        members.put("name", "Joists");
+        members.put("kind", "joist");
+        members.put("along", "y");
+        members.put("spacing", us ? "~6 ft" : "~1.8 m");
+        members.put("type", Map.of("catalogue", us ? "member/i-12-26" : "member/i-200-100"));
+        List<New> all = new ArrayList<>(List.of(new New("Add members", PATH + ".members", Json.write(members))));
+        for (Structure.Members m : job.roof().fabric().structure().members()) {
+            Map<String, Object> work = new LinkedHashMap<>();
+            work.put("id", "@id");
+            work.put("members", m.id());
+            work.put("kind", "double");
+            all.add(new New("Strengthen " + m.name(), PATH + ".works", Json.write(work)));
+        }
+        return all;
+    }
+
+    List<EntryForm.Group> groups() {
+        Structure s = job.roof().fabric().structure();
+        List<EntryForm.Group> groups = new ArrayList<>();
+        groups.add(plain(
+                "Loads without the array",
+                measure(PATH + ".dead", "Load that is there", Dimension.LOAD, s.dead(), "not known"),
+                measure(PATH + ".live", "Roof live load", Dimension.LOAD, s.live(), "none"),
+                yesNo(
+                        PATH + ".liveUnderArray",
+                        "Live load under modules",
+                        s.liveUnderArray(),
+                        "acts there too",
+                        "not under low modules",
+                        "no only where the adopted code and the engineer allow it"),
+                yesNo(
+                        PATH + ".smallIncrease",
+                        "Small increases",
+                        s.smallIncrease(),
+                        "allowed by the existing-building rule",
+                        "not used",
+                        "5 % more gravity load effect, where adopted; an engineer confirms")));
+        for (Structure.Members m : s.members()) {
+            String path = PATH + ".members[id=" + m.id() + "]";
+            groups.add(new EntryForm.Group(
+                    m.name(),
+                    "",
+                    path,
+                    List.of(
+                            text(path + ".name", "Name", m.name()),
+                            choice(path + ".kind", "Kind", m.kind(), Structure.KINDS),
+                            part(path + ".type", "Section", "member", m.type().info()),
+                            choice(path + ".along", "Spans along", m.alongX() ? "x" : "y", List.of("x", "y")),
+                            spacings(path + ".spacing", "Spacing", Dimension.ROOF_LENGTH, m.spacing(), ""),
+                            measure(
+                                    path + ".first",
+                                    "First from the grid line",
+                                    Dimension.ROOF_LENGTH,
+                                    m.first(),
+                                    "on it"),
+                            optionalText(
+                                    path + ".bays", "Bays", String.join(", ", m.bays()), "as B2, C2; empty: all"))));
+        }
+        for (Structure.Work w : s.works()) {
+            String path = PATH + ".works[id=" + w.id() + "]";
+            groups.add(new EntryForm.Group(
+                    "Strengthening " + w.id(),
+                    "",
+                    path,
+                    List.of(
+                            choice(path + ".kind", "What is done", w.kind(), Structure.WORKS),
+                            optionalText(
+                                    path + ".bays", "Bays", String.join(", ", w.bays()), "as B2, C2; empty: all"))));
+            groups.add(new EntryForm.Group(
+                    "Seen done",
+                    path + ".seen",
+                    "",
+                    List.of(
+                            optionalText(path + ".seen.by", "Signed off by", w.signedBy(), "the engineer"),
+                            optionalText(
+                                    path + ".seen.on",
+                                    "on",
+                                    w.signedOn() == null ? "" : w.signedOn().toString(),
+                                    "as 2026-05-31"))));
+        }
+        return groups;
+    }
+
+    private static EntryForm.Input yesNo(String path, String label, boolean value, String yes, String no, String hint) {
+        List<EntryForm.Option> options = List.of(new EntryForm.Option("true", yes), new EntryForm.Option("false", no));
+        return new EntryForm.Input(path, label, String.valueOf(value), "", hint, options, "json", false);
+    }
+}

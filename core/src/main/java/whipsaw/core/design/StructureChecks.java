@@ -1,0 +1,108 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Place;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.job.Structure;
+import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.units.Show;
+
+/** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
+final class StructureChecks {
+    private static final String SOURCE = "simple spans under the roof and the feet of the array";
+
+    private StructureChecks() {}
+
+    static List<Check> of(Design design) {
+        List<Check> checks = new ArrayList<>();
+        RoofMembers members = design.members();
+        if (!members.missing().isEmpty()) {
+            checks.add(Check.stated(
+                    "roof.members",
+                    "Members of the roof",
+                    "missing: " + String.join(", ", members.missing()),
+                    "known",
+                    Verdict.NOT_ESTABLISHED,
+                    SOURCE,
+                    "roof.footprint",
+                    "enter what is missing; until then nothing is said of the members"));
+        }
+        for (RoofMembers.Checked checked : members.sets()) {
+            checks.add(set(checked));
+        }
+        for (Structure.Work work : design.job().roof().fabric().structure().works()) {
+            checks.add(signed(design, work));
+        }
+        return checks;
+    }
+
+    private static Check set(RoofMembers.Checked checked) {
+        RoofMembers.Member worst = checked.worst();
+        List<RoofMembers.Member> failing = checked.failing();
+        Set<Integer> bays = new LinkedHashSet<>();
+        (failing.isEmpty() ? List.of(worst) : failing)
+                .forEach(m -> bays.add(m.line().bay()));
+        String id = checked.set().id();
+        String title = checked.set().name();
+        double utilisation = worst.after().utilisation();
+        long small = checked.members().stream()
+                .filter(RoofMembers.Member::bySmallIncrease)
+                .count();
+        String words = worst.line().number() + ", " + worst.after().governing();
+        Place place = new Place(
+                failing.isEmpty() ? "member " + worst.line().number() : failing.size() + " members",
+                Place.Kind.BAYS,
+                List.copyOf(bays));
+        String figure = "member/" + id + "/" + worst.line().number();
+        if (failing.isEmpty() && small > 0) {
+            return new Check(
+                    "roof.members-" + id,
+                    title,
+                    Show.number(utilisation, 2) + " at " + words,
+                    "1.00",
+                    Double.NaN,
+                    Verdict.CLOSE,
+                    place,
+                    "rule of small increases, chosen in the job",
+                    figure,
+                    small + " of them rest on the rule of small increases of existing buildings: an engineer confirms"
+                            + " that it holds here");
+        }
+        return Check.compare(
+                "roof.members-" + id,
+                title,
+                Show.number(utilisation, 2) + " at " + words,
+                "1.00",
+                utilisation,
+                place,
+                SOURCE,
+                figure,
+                failing.size() + " of " + checked.members().size()
+                        + " carry too much: fewer modules here, strengthening, or another bay");
+    }
+
+    private static Check signed(Design design, Structure.Work work) {
+        String name = design.job().roof().fabric().structure().members().stream()
+                .filter(m -> m.id().equals(work.members()))
+                .map(Structure.Members::name)
+                .findFirst()
+                .orElse(work.members());
+        String where = work.bays().isEmpty() ? "all bays" : String.join(", ", work.bays());
+        boolean done = !work.signedBy().isEmpty();
+        return Check.stated(
+                "roof.works-" + work.id(),
+                "Strengthening seen done: " + name,
+                done ? work.signedBy() + ", " + work.signedOn() : "not signed off",
+                "signed off by an engineer",
+                done ? Verdict.PASSES : Verdict.NEEDS_ENGINEER,
+                "strengthening chosen in " + where,
+                "roof.footprint",
+                done
+                        ? ""
+                        : "photograph it before it is closed, and enter who signed it off and when: nothing is loaded before");
+    }
+}

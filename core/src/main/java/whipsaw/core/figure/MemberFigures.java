@@ -1,0 +1,273 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Structure;
+import whipsaw.core.structure.MemberState;
+import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.structure.Section;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.MemberTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** The working of one roof member: what it carries before and after, and what it takes. */
+final class MemberFigures {
+    private final Design design;
+    private final UnitSystem units;
+    private final RoofMembers.Member member;
+    private final MemberType type;
+    private final MemberTables tables;
+    private final String family;
+    private final Working.Builder w;
+
+    private MemberFigures(
+            Design design, RoofMembers.Checked set, RoofMembers.Member member, String key, CodeTables tables) {
+        this.design = design;
+        this.units = design.job().project().units();
+        this.member = member;
+        this.type = set.set().type();
+        this.tables = tables.members();
+        this.family = design.job().site().code() instanceof Job.EnSite ? "en" : "asce";
+        this.w = Working.of(
+                key,
+                set.set().name() + " " + member.line().number(),
+                Show.number(member.after().utilisation(), 2) + " of what it takes, by "
+                        + member.after().governing() + "; "
+                        + Show.number(member.before().utilisation(), 2)
+                        + " without the array");
+    }
+
+    /** @param place id of the set and number of the member, joists/B2-3 */
+    static Working member(Design design, String place, CodeTables tables) {
+        int slash = place.indexOf('/');
+        for (RoofMembers.Checked set : design.members().sets()) {
+            if (slash < 0 || !set.set().id().equals(place.substring(0, slash))) {
+                continue;
+            }
+            for (RoofMembers.Member m : set.members()) {
+                if (m.line().number().equals(place.substring(slash + 1))) {
+                    return new MemberFigures(design, set, m, "member/" + place, tables).working();
+                }
+            }
+        }
+        return null;
+    }
+
+    private Working working() {
+        loads();
+        if (type.shape() == MemberType.Shape.TABLE) {
+            table();
+        } else {
+            section();
+        }
+        increase();
+        if (!member.strengthened().isEmpty()) {
+            w.note("Strengthened: " + String.join(", ", member.strengthened())
+                    + ". A member or support fitted under load takes only what comes later, unless the roof is jacked"
+                    + " first; here all load is put on the strengthened member.");
+        }
+        if (type.shape() == MemberType.Shape.GIVEN) {
+            w.note("The area that takes shear is not given: shear is not checked.");
+        }
+        return w.note(
+                        "A module stands on four feet at its corners, each with a quarter of it and its blocks; the deck hands a foot to the members on either side by the lever rule.")
+                .note(
+                        "Simple spans. Snow lies evenly: drifts and ponds are not in it, nor twisting, buckling of thin webs, bearing and connections. A licensed engineer checks the members.")
+                .build();
+    }
+
+    private String length(double m) {
+        return Show.both(units, Dimension.ROOF_LENGTH, m);
+    }
+
+    private String load(double pa) {
+        return Show.both(units, Dimension.LOAD, pa);
+    }
+
+    private void loads() {
+        Structure s = design.job().roof().fabric().structure();
+        double carries = member.line().carriesM();
+        w.step(
+                "b",
+                "width of roof it carries, half way to its neighbours",
+                "{b_2} − {b_1}",
+                length(carries),
+                "",
+                Term.computed("b_1", "from", length(member.line().lowM()), null),
+                Term.computed("b_2", "to", length(member.line().highM()), null));
+        double snow = design.site().snow().roofPa();
+        w.step(
+                "w",
+                "along it without the array, loads as they are",
+                s.live() == null ? "({g} + {s}) · {b}" : "({g} + {s} or {l}) · {b}",
+                s.live() == null
+                        ? line((s.dead().si() + snow) * carries)
+                        : line((s.dead().si() + snow) * carries) + " or "
+                                + line((s.dead().si() + s.live().si()) * carries),
+                "",
+                Term.given("g", "load that is there", load(s.dead().si()), s.dead()),
+                Term.computed("s", "snow", load(snow), "site.snow"),
+                Term.computed("b", "width", length(carries), null),
+                s.live() == null
+                        ? Term.byRule("l", "roof live load", "none given", "")
+                        : Term.given("l", "roof live load", load(s.live().si()), s.live()));
+        w.step(
+                "P",
+                "from the array, at the places of its feet",
+                "Σ {feet}",
+                Show.both(units, Dimension.FORCE, member.arrayN()),
+                s.live() != null && !s.liveUnderArray() ? "no live load where modules lie, as chosen" : "",
+                Term.computed("feet", "feet on it, whole or in part", String.valueOf(member.feet()), null));
+    }
+
+    private String line(double newtonPerMetre) {
+        return Show.both(units, Dimension.LINE_LOAD, newtonPerMetre);
+    }
+
+    private String moment(double nm) {
+        return units == UnitSystem.US
+                ? Show.number(nm / 1.3558179483314004, 0) + " lbf·ft [" + Show.number(nm / 1000, 2) + " kNm]"
+                : Show.number(nm / 1000, 2) + " kNm [" + Show.number(nm / 1.3558179483314004, 0) + " lbf·ft]";
+    }
+
+    private void section() {
+        Section s = Section.of(type);
+        MemberTables.Resistance r = tables.resistance(family, type.material());
+        int count = member.strengthened().contains("doubled") ? 2 : 1;
+        String beside = count == 2 ? ", two side by side" : "";
+        MemberState.Part m = member.after().moment();
+        w.step(
+                "M_R",
+                "moment it takes" + beside,
+                "{n} · {c} · {f} · {S}",
+                moment(m.limit()),
+                r.clause(),
+                Term.computed("n", "members side by side", String.valueOf(count), null),
+                Term.data(
+                        "c",
+                        "factor on the strength",
+                        Show.number(r.bending(), 4),
+                        Origin.TABLE,
+                        tables.resistanceTable()),
+                Term.data(
+                        "f",
+                        "strength in bending",
+                        Show.both(units, Dimension.STRESS, type.strength().si()),
+                        Origin.CATALOGUE,
+                        type.info()),
+                Term.data(
+                        "S",
+                        "section modulus",
+                        Show.both(units, Dimension.SECTION_MODULUS, s.modulusM3()),
+                        Origin.CATALOGUE,
+                        type.info()));
+        compare(
+                "M",
+                "moment",
+                moment(m.effect()),
+                moment(m.limit()),
+                m,
+                member.before().moment());
+        MemberState.Part v = member.after().shear();
+        if (!Double.isNaN(v.limit())) {
+            compare(
+                    "V",
+                    "shear at a support",
+                    Show.both(units, Dimension.FORCE, v.effect()),
+                    Show.both(units, Dimension.FORCE, v.limit()),
+                    v,
+                    member.before().shear());
+        }
+        deflection(
+                "deflection under all of it",
+                "deflection_total_span_over",
+                member.after().total(),
+                member.before().total());
+        deflection(
+                "deflection under snow or live load",
+                "deflection_variable_span_over",
+                member.after().variable(),
+                member.before().variable());
+    }
+
+    private void deflection(String words, String limit, MemberState.Part part, MemberState.Part before) {
+        compare(
+                "δ",
+                words + ", limit: span over " + Show.number(tables.limit(limit), 0),
+                Show.both(units, Dimension.PART_LENGTH, part.effect()),
+                Show.both(units, Dimension.PART_LENGTH, part.limit()),
+                part,
+                before);
+    }
+
+    private void table() {
+        MemberState.Part m = member.after().moment();
+        double span = member.spanM();
+        w.step(
+                "w_R",
+                "load along it that its table allows at its span",
+                "table at {L}",
+                line(m.limit() * 8 / (span * span)),
+                "maker's or engineer's load table; straight between two spans of it",
+                Term.computed("L", "span", length(span), null),
+                Term.data("table", "load table", type.info().name(), Origin.CATALOGUE, type.info()));
+        compare(
+                "M",
+                "moment, against that of the table's load",
+                moment(m.effect()),
+                moment(m.limit()),
+                m,
+                member.before().moment());
+        MemberState.Part v = member.after().shear();
+        compare(
+                "V",
+                "shear, against that of the table's load",
+                Show.both(units, Dimension.FORCE, v.effect()),
+                Show.both(units, Dimension.FORCE, v.limit()),
+                v,
+                member.before().shear());
+        MemberState.Part d = member.after().variable();
+        if (!Double.isNaN(d.limit())) {
+            compare(
+                    "w_d",
+                    "snow or live load, against the load of the table's deflection limit",
+                    line(d.effect()),
+                    line(d.limit()),
+                    d,
+                    member.before().variable());
+        }
+    }
+
+    private void compare(
+            String symbol, String words, String effect, String limit, MemberState.Part part, MemberState.Part before) {
+        w.step(
+                symbol,
+                words,
+                "{effect} / {limit}",
+                Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3)
+                        + " without the array)",
+                part.combination(),
+                Term.computed("effect", "largest on the member", effect, null),
+                Term.computed("limit", "what it takes", limit, null));
+    }
+
+    private void increase() {
+        double allowed = tables.limit("small_increase_ratio");
+        w.step(
+                "",
+                "moment or shear with the array over that without",
+                "{after} / {before}",
+                Show.number(member.increase(), 3),
+                "an existing building's member may take up to " + Show.number(allowed, 2)
+                        + " where that rule is adopted; "
+                        + (design.job().roof().fabric().structure().smallIncrease()
+                                ? "chosen in this job" + (member.bySmallIncrease() ? ", and decides here" : "")
+                                : "not chosen in this job"));
+    }
+}

@@ -37,11 +37,17 @@ class CommandTest {
 
     @Test
     void solveGivesTheDesignAndTheExitCode() throws IOException {
-        assertThat(solve(Json.write(Seeds.demoJob()))).isZero();
+        // one bay of the demo carries too much
+        assertThat(solve(Json.write(Seeds.demoJob()))).isEqualTo(2);
+        out.reset();
+        Map<String, Object> sound = Seeds.demoJob();
+        part(sound, "roof").remove("structure");
+        assertThat(solve(Json.write(sound))).isZero();
         Map<String, Object> design = Json.object(out.toString(StandardCharsets.UTF_8));
         assertThat(part(design, "totals")).containsKeys("modules", "blocks", "added_load_Pa");
 
         Map<String, Object> unknown = Seeds.demoJob();
+        part(unknown, "roof").remove("structure");
         part(unknown, "roof").remove("allowance");
         assertThat(solve(Json.write(unknown))).isEqualTo(3);
 

@@ -58,7 +58,10 @@ class HelpTest {
                 .singleElement()
                 .isEqualTo(blank.steps().get(0));
         assertThat(blank.done()).isFalse();
-        Guide ready = Guide.of(design(Seeds.demoJob()));
+        assertThat(Guide.of(design(Seeds.demoJob())).done()).isFalse();
+        Map<String, Object> sound = Seeds.demoJob();
+        ((Map<String, Object>) sound.get("roof")).remove("structure");
+        Guide ready = Guide.of(design(sound));
         assertThat(ready.done()).isTrue();
         Map<String, Object> weak = Seeds.demoJob();
         ((Map<String, Object>) weak.get("roof"))

@@ -70,8 +70,9 @@ final class StructureTopics {
         Map<String, Object> state(double loadPa, int spans, int between, int members) {
             double span = spanM / spans;
             double line = loadPa * spacingM / between;
-            Beam.Effect effect = Beam.of(span, List.of(Beam.Load.uniform(span, line)));
-            double deflection = effect.deflectionM(elasticityPa * inertiaM4 * members);
+            List<Beam.Load> loads = List.of(Beam.Load.uniform(span, line));
+            Beam.Effect effect = Beam.of(span, loads);
+            double deflection = Beam.deflectionM(span, loads, elasticityPa * inertiaM4 * members);
             double stress = effect.momentNm() / (modulusM3 * members);
             double bending = stress / allowablePa;
             double bent = deflection * deflectionRatio / span;

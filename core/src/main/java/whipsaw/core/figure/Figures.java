@@ -39,6 +39,7 @@ public final class Figures {
             case "survey.sight" -> design.job().survey().viewers().isEmpty() ? null : SurveyFigures.sight(design);
             case "site.qh" -> SiteFigures.windPressure(design, tables);
             case "site.snow" -> SnowFigures.snow(design, tables);
+            case "site.drift" -> SnowFigures.drifts(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
@@ -98,6 +99,7 @@ public final class Figures {
                 "survey.sight",
                 "site.qh",
                 "site.snow",
+                "site.drift",
                 "array.gap",
                 "array.setback",
                 "total.modules",

@@ -78,7 +78,7 @@ final class MemberFigures {
         return w.note(
                         "A module stands on four feet at its corners, each with a quarter of it and its blocks; the deck hands a foot to the members on either side by the lever rule.")
                 .note(
-                        "Simple spans. Snow lies evenly: drifts and ponds are not in it, nor twisting, buckling of thin webs, bearing and connections. A licensed engineer checks the members.")
+                        "Simple spans. Ponds are not in it, nor drifts behind rows of modules, twisting, buckling of thin webs, bearing and connections. A licensed engineer checks the members.")
                 .build();
     }
 
@@ -117,6 +117,19 @@ final class MemberFigures {
                 s.live() == null
                         ? Term.byRule("l", "roof live load", "none given", "")
                         : Term.given("l", "roof live load", load(s.live().si()), s.live()));
+        if (member.driftN() > 0) {
+            w.step(
+                    "S_d",
+                    "from drifts, above the even snow",
+                    "Σ over its length",
+                    Show.both(units, Dimension.FORCE, member.driftN()),
+                    "the larger of even and drifted snow at every place",
+                    Term.computed(
+                            "Σ",
+                            "in sixteen pieces",
+                            Show.both(units, Dimension.FORCE, member.driftN()),
+                            "site.drift"));
+        }
         w.step(
                 "P",
                 "from the array, at the places of its feet",

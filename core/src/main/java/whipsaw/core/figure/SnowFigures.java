@@ -4,8 +4,10 @@ import static whipsaw.core.units.Show.significant;
 
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.AsceSnow;
 import whipsaw.core.site.EnSnow;
+import whipsaw.core.site.SnowDrifts;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -33,8 +35,77 @@ final class SnowFigures {
         } else {
             asce(w, design, (AsceSnow) design.site().snow(), answer, tables);
         }
+        return w.note("Recorded for the engineer: drifts are beside it, and it is not added to the array's load.")
+                .build();
+    }
+
+    /** Every drift with what makes it; null when none is made. */
+    static Working drifts(Design design, CodeTables tables) {
+        SnowDrifts drifts = design.site().drifts();
+        if (drifts == null || drifts.sources().isEmpty()) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        SnowDrifts.Source worst = drifts.sources().get(0);
+        Working.Builder w = Working.of(
+                "site.drift",
+                "Snow drifts",
+                drifts.sources().size() + ", the highest " + Show.both(units, Dimension.LOAD, worst.peakPa()) + " at "
+                        + worst.name());
+        for (SnowDrifts.Source s : drifts.sources()) {
+            AsceDrift d = s.asce();
+            String answer = Show.both(units, Dimension.LOAD, s.peakPa()) + ", gone after "
+                    + Show.both(units, Dimension.ROOF_LENGTH, s.lengthM());
+            if (d == null) {
+                w.step(
+                        "s_2",
+                        "at " + s.name(),
+                        "μ_2 · C_e · C_t · s_k, μ_2 = {γ} · {h} / s_k within 0.8 and 2",
+                        answer,
+                        "EN 1991-1-3 6.2, recommended values",
+                        Term.computed("h", "height", Show.both(units, Dimension.ROOF_LENGTH, s.heightM()), null),
+                        Term.data(
+                                "γ",
+                                "weight of snow",
+                                significant(tables.en().recommended("snow_weight_kN_per_m3"), 2) + " kN/m³",
+                                Origin.TABLE,
+                                tables.en().recommendedTable()));
+            } else {
+                w.step(
+                        "p_f + p_d",
+                        "at " + s.name(),
+                        "{p_f} + {γ} · min({h_d}, {h_c})",
+                        answer,
+                        "ASCE 7-16 7.7.1, 7.8",
+                        Term.computed(
+                                "p_f", "flat roof snow", Show.both(units, Dimension.LOAD, d.flatPa()), "site.snow"),
+                        Term.data(
+                                "γ",
+                                "density",
+                                Show.number(d.densityPcf(), 1) + " pcf",
+                                Origin.TABLE,
+                                tables.drift().table()),
+                        Term.computed(
+                                "h_d",
+                                "drift height over a fetch of "
+                                        + Show.both(
+                                                units,
+                                                Dimension.ROOF_LENGTH,
+                                                d.input().fetchM()) + ", factor "
+                                        + Show.number(d.input().factor(), 2),
+                                Show.both(units, Dimension.ROOF_LENGTH, d.fullM()),
+                                null),
+                        Term.computed(
+                                "h_c",
+                                "height above the even snow",
+                                Show.both(units, Dimension.ROOF_LENGTH, d.aboveM()),
+                                null));
+            }
+        }
         return w.note(
-                        "Recorded for the engineer: drifts at parapets, plant and rows are not in it, and it is not added to the array's load.")
+                        "The snow comes over the whole roof square to a parapet, and over the building's longer side to a thing: on the safe side. Things narrower than 15 ft make none by ASCE 7-16 7.8.")
+                .note(
+                        "Drifts behind rows of modules, from higher roofs and off sliding snow are not established here. Conduits and boxes lie under this snow: say their height to the engineer.")
                 .build();
     }
 

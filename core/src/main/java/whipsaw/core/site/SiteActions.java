@@ -11,18 +11,26 @@ import whipsaw.core.units.Measure;
  * @param wind pressure at roof height; null while no wind speed has been given
  * @param zones of the roof
  * @param snow on the roof; null while no snow load has been given
+ * @param drifts of that snow on a flat roof; null without snow or on a pitched one
  */
-public record SiteActions(WindPressure wind, RoofZones zones, SnowLoad snow) {
+public record SiteActions(WindPressure wind, RoofZones zones, SnowLoad snow, SnowDrifts drifts) {
 
     /** Edition whose velocity pressure and panel coefficients are used. */
     public static final String EDITION = "7-16";
 
     public static SiteActions of(Job job, RoofPlan plan, CodeTables tables) {
         if (job.site().code() instanceof Job.EnSite en) {
-            return new SiteActions(peak(job, en, plan, tables), EnZones.of(plan), snow(job, en, tables));
+            SnowLoad snow = snow(job, en, tables);
+            return new SiteActions(
+                    peak(job, en, plan, tables), EnZones.of(plan), snow, drifts(job, plan, snow, tables));
         }
         Job.AsceSite asce = (Job.AsceSite) job.site().code();
-        return new SiteActions(velocity(job, asce, tables), AsceZones.of(plan), snow(job, asce, plan, tables));
+        SnowLoad snow = snow(job, asce, plan, tables);
+        return new SiteActions(velocity(job, asce, tables), AsceZones.of(plan), snow, drifts(job, plan, snow, tables));
+    }
+
+    private static SnowDrifts drifts(Job job, RoofPlan plan, SnowLoad snow, CodeTables tables) {
+        return snow == null || !job.roof().fabric().flat() ? null : SnowDrifts.of(job, plan, snow, tables);
     }
 
     private static VelocityPressure velocity(Job job, Job.AsceSite site, CodeTables tables) {

@@ -14,7 +14,8 @@ import whipsaw.core.roof.RoofPlan;
 
 /**
  * Where members lie: in each bay at their spacing, each a simple span from grid line to grid line, carrying the roof
- * half way to its neighbours of the same kind, of its own set or of another. Members whose middle is off the roof are
+ * half way to its neighbours of the same kind, of its own set or of another, and half way to where these bays end, where
+ * a wall or a beam on the grid line carries the rest. Members whose middle is off the roof are
  * left out.
  */
 public final class MemberLines {
@@ -168,16 +169,18 @@ public final class MemberLines {
         return lines;
     }
 
-    /** Places made members, each carrying the roof half way to its neighbours and the outer ones to where it ends. */
+    /** Places made members, each carrying the roof half way to its neighbours; beside the outer ones a wall or a beam does. */
     private static List<Line> lines(
             RoofPlan plan, List<Place> all, double[] part, double from, double to, Map<Integer, Integer> counted) {
         List<Line> lines = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             Place p = all.get(i);
-            double lowM = i == 0 ? Math.min(part[0], p.at()) : (all.get(i - 1).at() + p.at()) / 2;
-            double highM = i + 1 == all.size()
-                    ? Math.max(part[1], p.at())
-                    : (p.at() + all.get(i + 1).at()) / 2;
+            double lowM = ((i == 0 ? Math.min(part[0], p.at()) : all.get(i - 1).at()) + p.at()) / 2;
+            double highM = (p.at()
+                            + (i + 1 == all.size()
+                                    ? Math.max(part[1], p.at())
+                                    : all.get(i + 1).at()))
+                    / 2;
             String bay = plan.bays().get(p.bay()).name();
             int k = counted.merge(p.bay(), p.added() ? 0 : 1, Integer::sum);
             String number = bay + "-" + k + (p.added() ? "a" : "");

@@ -5,6 +5,7 @@ import java.util.List;
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.SnowDrifts;
 import whipsaw.core.structure.RoofMembers.Foot;
 import whipsaw.core.structure.RoofMembers.Member;
 import whipsaw.core.table.MemberTables;
@@ -12,7 +13,11 @@ import whipsaw.core.units.Limits;
 
 /** Loads of the roof and of the array on the members of a strip, and what they do. */
 final class MemberLoads {
+    /** Pieces of a member in which drifted snow is taken as even. */
+    private static final int PIECES = 16;
+
     private final double deadPa;
+    private final SnowDrifts snow;
     private final double snowPa;
     private final double livePa;
     private final boolean liveUnderArray;
@@ -23,9 +28,10 @@ final class MemberLoads {
     private final List<MemberTables.Combination> strength;
     private final List<MemberTables.Combination> service;
 
-    MemberLoads(Structure structure, double snowPa, List<Foot> feet, MemberTables tables, String family) {
+    MemberLoads(Structure structure, SnowDrifts snow, List<Foot> feet, MemberTables tables, String family) {
         this.deadPa = structure.dead().si();
-        this.snowPa = snowPa;
+        this.snow = snow;
+        this.snowPa = snow.uniformPa();
         this.livePa = structure.live() == null ? 0 : structure.live().si();
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
@@ -73,36 +79,58 @@ final class MemberLoads {
         return members;
     }
 
-    /** Hands a foot to the members on either side of it; off their ends it goes to the nearest when that carries it. */
+    /** Snow that drifts lay on a line above the even one, in pieces along it. */
+    private List<Beam.Load> drifted(MemberLines.Line line, boolean alongX) {
+        List<Beam.Load> loads = new ArrayList<>();
+        double piece = line.spanM() / PIECES;
+        for (int i = 0; i < PIECES && !snow.sources().isEmpty(); i++) {
+            double along = line.fromM() + (i + 0.5) * piece;
+            // at the two sides of what it carries and in the middle, by Simpson's rule
+            double pa = (more(alongX, along, line.lowM())
+                            + 4 * more(alongX, along, (line.lowM() + line.highM()) / 2)
+                            + more(alongX, along, line.highM()))
+                    / 6;
+            if (pa > 0) {
+                loads.add(new Beam.Load(i * piece, (i + 1) * piece, pa * line.carriesM() * piece));
+            }
+        }
+        return loads;
+    }
+
+    private double more(boolean alongX, double along, double across) {
+        return alongX ? snow.moreThanUniform(along, across) : snow.moreThanUniform(across, along);
+    }
+
+    /** Hands a foot to the members on either side of it, or to one and the wall or beam where the bays end. */
     private static void hand(
             List<MemberLines.Line> lines, List<Standing> standing, double across, double along, Foot foot) {
-        int low = 0;
-        int high = lines.size() - 1;
-        if (across < lines.get(low).lowM() || across > lines.get(high).highM()) {
-            return;
-        }
-        while (high - low > 1) {
-            int middle = (low + high) / 2;
+        int high = 0;
+        int beyond = lines.size();
+        while (high < beyond) {
+            int middle = (high + beyond) / 2;
             if (lines.get(middle).atM() <= across) {
-                low = middle;
+                high = middle + 1;
             } else {
-                high = middle;
+                beyond = middle;
             }
         }
-        MemberLines.Line a = lines.get(low);
-        MemberLines.Line b = lines.get(high);
-        boolean apart = b.lowM() > a.highM() + 1e-6;
-        if (low == high || across <= a.atM() || across >= b.atM() || apart) {
-            int nearest = across - a.atM() <= b.atM() - across ? low : high;
-            MemberLines.Line line = lines.get(nearest);
-            if (across >= line.lowM() && across <= line.highM()) {
-                standing.get(nearest).add(along, foot, 1);
+        MemberLines.Line a = high > 0 ? lines.get(high - 1) : null;
+        MemberLines.Line b = high < lines.size() ? lines.get(high) : null;
+        boolean apart = a != null && b != null && b.lowM() > a.highM() + 1e-6;
+        double from = a != null && !apart ? a.atM() : b == null ? across : 2 * b.lowM() - b.atM();
+        double to = b != null && !apart ? b.atM() : a == null ? across : 2 * a.highM() - a.atM();
+        if (a != null) {
+            double end = apart ? 2 * a.highM() - a.atM() : to;
+            if (across <= end) {
+                standing.get(high - 1).add(along, foot, end > a.atM() ? (end - across) / (end - a.atM()) : 1);
             }
-            return;
         }
-        double part = (across - a.atM()) / (b.atM() - a.atM());
-        standing.get(low).add(along, foot, 1 - part);
-        standing.get(high).add(along, foot, part);
+        if (b != null) {
+            double begin = apart ? 2 * b.lowM() - b.atM() : from;
+            if (across >= begin) {
+                standing.get(high).add(along, foot, (across - begin) / (b.atM() - begin));
+            }
+        }
     }
 
     private Member member(
@@ -114,11 +142,12 @@ final class MemberLoads {
             boolean propped,
             boolean between) {
         int count = doubled ? 2 : 1;
+        List<Beam.Load> drift = drifted(line, alongX);
         double span = propped ? line.spanM() / 2 : line.spanM();
-        MemberState before = state(type, line, new Standing(), 0, line.spanM(), 1);
-        MemberState after = state(type, line, standing, 0, span, count);
+        MemberState before = state(type, line, new Standing(), drift, 0, line.spanM(), 1);
+        MemberState after = state(type, line, standing, drift, 0, span, count);
         if (propped) {
-            after = worse(after, state(type, line, standing, span, span, count));
+            after = worse(after, state(type, line, standing, drift, span, span, count));
         }
         double increase = Math.max(
                 after.moment().effect() / before.moment().effect(),
@@ -136,8 +165,9 @@ final class MemberLoads {
         }
         double arrayN =
                 standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
+        double driftN = drift.stream().mapToDouble(Beam.Load::newton).sum();
         return new Member(
-                line, alongX, span, done, before, after, standing.weights().size(), arrayN, increase, small);
+                line, alongX, span, done, before, after, standing.weights().size(), arrayN, driftN, increase, small);
     }
 
     private static MemberState worse(MemberState a, MemberState b) {
@@ -149,9 +179,19 @@ final class MemberLoads {
      * @param count members side by side
      */
     private MemberState state(
-            MemberType type, MemberLines.Line line, Standing standing, double beginM, double spanM, int count) {
+            MemberType type,
+            MemberLines.Line line,
+            Standing standing,
+            List<Beam.Load> drift,
+            double beginM,
+            double spanM,
+            int count) {
         Loads loads = new Loads(
-                line.carriesM(), cut(standing.weights(), beginM, spanM), cut(standing.covered(), beginM, spanM), spanM);
+                line.carriesM(),
+                cut(standing.weights(), beginM, spanM),
+                cut(standing.covered(), beginM, spanM),
+                cut(drift, beginM, spanM),
+                spanM);
         MemberState.Part moment = null;
         MemberState.Part shear = null;
         Section section = Section.of(type);
@@ -170,7 +210,7 @@ final class MemberLoads {
             mostShear = fv * RoofMembers.factor(tables, family, type, false) * section.shearM2() * count;
         }
         for (MemberTables.Combination c : strength) {
-            Beam.Effect e = loads.effect(c);
+            Beam.Effect e = Beam.of(spanM, loads.all(c));
             moment = larger(moment, new MemberState.Part(Math.abs(e.momentNm()), mostMoment, c.name()));
             shear = larger(shear, new MemberState.Part(e.shearN(), mostShear, c.name()));
         }
@@ -182,13 +222,17 @@ final class MemberLoads {
             if (section == null) {
                 // a load table states the variable load at its own limit of deflection
                 double allowed = LoadTable.variable(type, spanM) * count;
-                double acts = loads.variable(c).momentNm() * 8 / (spanM * spanM);
+                double acts = Beam.of(spanM, loads.variable(c)).momentNm() * 8 / (spanM * spanM);
                 total = new MemberState.Part(0, Double.NaN, c.name());
                 variable = larger(variable, new MemberState.Part(acts, allowed, c.name()));
             } else {
-                total = larger(total, new MemberState.Part(loads.effect(c).deflectionM(elastic), mostTotal, c.name()));
+                total = larger(
+                        total,
+                        new MemberState.Part(Beam.deflectionM(spanM, loads.all(c), elastic), mostTotal, c.name()));
                 variable = larger(
-                        variable, new MemberState.Part(loads.variable(c).deflectionM(elastic), mostVariable, c.name()));
+                        variable,
+                        new MemberState.Part(
+                                Beam.deflectionM(spanM, loads.variable(c), elastic), mostVariable, c.name()));
             }
         }
         return new MemberState(moment, shear, total, variable);
@@ -198,13 +242,15 @@ final class MemberLoads {
         return a == null || b.effect() > a.effect() ? b : a;
     }
 
-    /** Point loads of a part of a line, counted from its beginning. */
+    /** Loads of a part of a line, counted from its beginning. */
     private static List<Beam.Load> cut(List<Beam.Load> loads, double beginM, double spanM) {
         List<Beam.Load> part = new ArrayList<>();
         for (Beam.Load load : loads) {
-            double at = load.fromM() - beginM;
-            if (at >= 0 && at <= spanM) {
-                part.add(new Beam.Load(at, at, load.newton()));
+            double from = Math.max(0, load.fromM() - beginM);
+            double to = Math.min(spanM, load.toM() - beginM);
+            if (from <= to) {
+                double length = load.toM() - load.fromM();
+                part.add(new Beam.Load(from, to, length > 0 ? load.newton() * (to - from) / length : load.newton()));
             }
         }
         return part;
@@ -215,28 +261,33 @@ final class MemberLoads {
         private final double carriesM;
         private final List<Beam.Load> weights;
         private final List<Beam.Load> covered;
+        private final List<Beam.Load> drift;
         private final double spanM;
 
-        Loads(double carriesM, List<Beam.Load> weights, List<Beam.Load> covered, double spanM) {
+        Loads(double carriesM, List<Beam.Load> weights, List<Beam.Load> covered, List<Beam.Load> drift, double spanM) {
             this.carriesM = carriesM;
             this.weights = weights;
             this.covered = covered;
+            this.drift = drift;
             this.spanM = spanM;
         }
 
-        Beam.Effect effect(MemberTables.Combination c) {
+        List<Beam.Load> all(MemberTables.Combination c) {
             double uniform = c.dead() * deadPa + c.snow() * snowPa + c.live() * livePa;
-            return Beam.of(spanM, all(uniform, c.dead(), c.live()));
+            return all(uniform, c.dead(), c.snow(), c.live());
         }
 
         /** Snow or live load alone. */
-        Beam.Effect variable(MemberTables.Combination c) {
-            return Beam.of(spanM, all(c.snow() * snowPa + c.live() * livePa, 0, c.live()));
+        List<Beam.Load> variable(MemberTables.Combination c) {
+            return all(c.snow() * snowPa + c.live() * livePa, 0, c.snow(), c.live());
         }
 
-        private List<Beam.Load> all(double uniformPa, double weightFactor, double liveFactor) {
+        private List<Beam.Load> all(double uniformPa, double weightFactor, double snowFactor, double liveFactor) {
             List<Beam.Load> all = new ArrayList<>();
             all.add(Beam.Load.uniform(spanM, uniformPa * carriesM));
+            for (Beam.Load d : snowFactor > 0 ? drift : List.<Beam.Load>of()) {
+                all.add(new Beam.Load(d.fromM(), d.toM(), d.newton() * snowFactor));
+            }
             for (int i = 0; i < weights.size(); i++) {
                 double off = liveUnderArray ? 0 : covered.get(i).newton() * livePa * liveFactor;
                 double newton = weights.get(i).newton() * weightFactor - off;

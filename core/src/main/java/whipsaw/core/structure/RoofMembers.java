@@ -54,6 +54,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
      * @param strengthened what is done for it; empty for nothing
      * @param feet of modules that stand on it wholly or in part
      * @param arrayN what they bring
+     * @param driftN what drifted snow brings above the even one
      * @param increase gravity load effect after over before, the larger of moment and shear
      * @param bySmallIncrease whether it rests on the rule of small increases
      */
@@ -66,6 +67,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             MemberState after,
             int feet,
             double arrayN,
+            double driftN,
             double increase,
             boolean bySmallIncrease) {
         public boolean ok() {
@@ -90,7 +92,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
         }
         MemberLoads loads = new MemberLoads(
                 structure,
-                site.snow().roofPa(),
+                site.drifts(),
                 feet(job, layout, holdDown),
                 tables.members(),
                 job.site().code() instanceof Job.EnSite ? "en" : "asce");
@@ -127,7 +129,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
         if (plan.bays().isEmpty()) {
             missing.add("the grid of bays");
         }
-        if (site.snow() == null) {
+        if (site.drifts() == null) {
             missing.add("the ground snow load");
         }
         if (!holdDown.established()) {

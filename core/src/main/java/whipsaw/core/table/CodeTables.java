@@ -94,6 +94,7 @@ public final class CodeTables {
             used.add(wind.coefficientTable());
             used.add(wind.exposureTable());
             used.add(snow.table());
+            used.add(drift.table());
         }
         used.add(wind.factorTable());
         used.add(setbacks.table());

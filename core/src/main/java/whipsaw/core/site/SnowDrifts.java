@@ -1,0 +1,154 @@
+package whipsaw.core.site;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Unit;
+
+/**
+ * Snow drifted against parapets and things on a flat roof. Where several reach, the largest counts; they are not added.
+ * The length of roof the snow comes from is taken as the whole extent square to a parapet, and as the longer side of
+ * the building for a thing, both on the safe side.
+ *
+ * @param uniformPa snow without drifts
+ * @param sources that make a drift, the largest peak first
+ */
+public record SnowDrifts(double uniformPa, List<Source> sources) {
+
+    public SnowDrifts {
+        sources = List.copyOf(sources);
+    }
+
+    /**
+     * What snow drifts against.
+     *
+     * @param name edge 2, RTU-1
+     * @param ring corners of the thing, or the two ends of a parapet's inner face
+     * @param heightM of the thing above the roof
+     * @param lengthM of the drift
+     * @param peakPa all snow at the thing
+     * @param basePa all snow at the end of the drift
+     * @param asce how it was computed in that family; null in the EN family
+     */
+    public record Source(
+            String name,
+            List<Coordinate> ring,
+            double heightM,
+            double lengthM,
+            double peakPa,
+            double basePa,
+            AsceDrift asce) {
+        public Source {
+            ring = List.copyOf(ring);
+        }
+
+        double distance(Coordinate at) {
+            double least = Double.POSITIVE_INFINITY;
+            for (int i = 1; i < ring.size(); i++) {
+                least = Math.min(least, Distance.pointToSegment(at, ring.get(i - 1), ring.get(i)));
+            }
+            return least;
+        }
+
+        double at(Coordinate place) {
+            double part = 1 - distance(place) / lengthM;
+            return part > 0 ? basePa + part * (peakPa - basePa) : 0;
+        }
+    }
+
+    static SnowDrifts of(Job job, RoofPlan plan, SnowLoad snow, CodeTables tables) {
+        List<Source> sources = new ArrayList<>();
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.parapetHeightM() > 0) {
+                Coordinate[] face = e.parapet();
+                add(
+                        sources,
+                        "edge " + e.number(),
+                        List.of(face[3], face[2]),
+                        e.parapetHeightM(),
+                        across(plan, e),
+                        snow,
+                        tables);
+            }
+        }
+        double needsNone = Unit.FOOT.toSi(tables.drift().value("side_needs_none_ft"));
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            Polygon shape = RoofPlan.footprint(o);
+            double side = Math.max(
+                    shape.getEnvelopeInternal().getWidth(),
+                    shape.getEnvelopeInternal().getHeight());
+            boolean asceNone = snow instanceof AsceSnow && side < needsNone;
+            if (o.height().si() > 0 && !asceNone) {
+                add(
+                        sources,
+                        o.name(),
+                        List.of(shape.getExteriorRing().getCoordinates()),
+                        o.height().si(),
+                        plan.longSideM(),
+                        snow,
+                        tables);
+            }
+        }
+        sources.sort((a, b) -> Double.compare(b.peakPa(), a.peakPa()));
+        return new SnowDrifts(snow.roofPa(), sources);
+    }
+
+    private static void add(
+            List<Source> sources,
+            String name,
+            List<Coordinate> ring,
+            double heightM,
+            double fetchM,
+            SnowLoad snow,
+            CodeTables tables) {
+        if (snow instanceof AsceSnow asce) {
+            AsceDrift d = AsceDrift.of(
+                    new AsceDrift.Input(
+                            asce.input().groundPa(),
+                            asce.flatPa(),
+                            asce.input().importance(),
+                            fetchM,
+                            heightM,
+                            tables.drift().value("projection_factor")),
+                    tables.drift());
+            if (d.drifts()) {
+                sources.add(new Source(name, ring, heightM, d.widthM(), d.peakPa(), d.flatPa(), d));
+            }
+        } else if (snow instanceof EnSnow en && en.input().groundPa() > 0) {
+            EnSnow.Drift d = EnSnow.drift(
+                    en.input().groundPa(),
+                    heightM,
+                    en.input().exposure(),
+                    en.input().thermal(),
+                    tables.en());
+            if (d.peakPa() > en.roofPa()) {
+                sources.add(new Source(name, ring, heightM, d.lengthM(), d.peakPa(), en.roofPa(), null));
+            }
+        }
+    }
+
+    /** Extent of the roof square to an edge. */
+    private static double across(RoofPlan plan, RoofPlan.Edge e) {
+        double most = 0;
+        for (RoofPlan.Edge other : plan.edges()) {
+            most = Math.max(
+                    most, -(other.from().x - e.from().x) * e.normalX() - (other.from().y - e.from().y) * e.normalY());
+        }
+        return most;
+    }
+
+    /** Snow above the even one at a place; 0 where no drift reaches. */
+    public double moreThanUniform(double x, double y) {
+        Coordinate at = new Coordinate(x, y);
+        double most = uniformPa;
+        for (Source s : sources) {
+            most = Math.max(most, s.at(at));
+        }
+        return most - uniformPa;
+    }
+}

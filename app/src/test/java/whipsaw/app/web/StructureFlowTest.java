@@ -1,0 +1,87 @@
+package whipsaw.app.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import whipsaw.app.ServedTest;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.JobReader;
+
+/** From a bay that carries too much to one that does not, and members from a blank job. */
+class StructureFlowTest extends ServedTest {
+    private static final String CHECK = "#checks [data-check='roof.members-joists-d2']";
+
+    @Test
+    void theFailingBayPassesByEachOfSeveralWays() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJob(), false).job());
+        try (Page page = page()) {
+            openBench(page, slug);
+            assertThat(page.locator("#plan .member.over")).hasCount(1);
+            for (String way : List.of("One more between", "Another beside", "A support at midspan")) {
+                page.locator(CHECK).click();
+                Locator offered = page.locator("#ways li").filter(new Locator.FilterOptions().setHasText(way));
+                assertThat(offered).containsText("Joists of bay D2 in D2");
+                offered.locator("button").click();
+                assertThat(page.locator(CHECK)).containsText("passes");
+                assertThat(page.locator("#checks")).containsText("not signed off");
+                assertThat(page.locator("#plan .member.over")).hasCount(0);
+                page.locator("#undo").click();
+                assertThat(page.locator(CHECK)).containsText("fails");
+            }
+            // the strengthening is seen done: nothing of it stops the job any more
+            page.locator(CHECK).click();
+            page.locator("#ways li")
+                    .filter(new Locator.FilterOptions().setHasText("Another beside"))
+                    .locator("button")
+                    .click();
+            assertThat(page.locator(CHECK)).containsText("passes");
+            page.locator("details[data-section=structure]").evaluate("d => d.open = true");
+            page.locator("[data-path$='.seen.by']").fill("O. Tallis PE (invented)");
+            page.locator("[data-path$='.seen.on']").fill("2026-11-20");
+            page.locator("[data-path$='.seen.on']").blur();
+            assertThat(page.locator("#checks")).containsText("O. Tallis PE (invented), 2026-11-20");
+            assertThat(page.locator("#titleblock .worst")).not().containsText("fails");
+        }
+        assertThat(server.bean(JobService.class).open(slug).design().checks())
+                .noneMatch(c -> c.verdict().stops());
+    }
+
+    @Test
+    void membersAreEnteredOnABlankJob() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.newJob("en"), false).job());
+        try (Page page = page()) {
+            openBench(page, slug);
+            page.locator("details[data-section=structure]").evaluate("d => d.open = true");
+            page.getByText("Add members", new Page.GetByTextOptions().setExact(true))
+                    .click();
+            assertThat(page.locator("#checks [data-check='roof.members']")).containsText("the load that is there");
+            page.locator("[data-path='$.roof.structure.dead']").fill("12 m");
+            page.locator("[data-path='$.roof.structure.dead']").blur();
+            assertThat(page.locator(".entryline.wrong")).containsText("kPa");
+            page.locator("[data-path='$.roof.structure.dead']").fill("0.9");
+            page.locator("[data-path='$.roof.structure.dead']").blur();
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+            page.locator("[data-path$='.spacing'][data-path*='members']").fill("1.2 m; 2 @ 1.5 m");
+            page.locator("[data-path$='.spacing'][data-path*='members']").blur();
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        }
+        var structure = server.bean(JobService.class)
+                .open(slug)
+                .design()
+                .job()
+                .roof()
+                .fabric()
+                .structure();
+        assertThat(structure.members()).singleElement().satisfies(m -> {
+            assertThat(m.spacing().metres()).containsExactly(1.2, 1.5, 1.5);
+            assertThat(m.type().info().code()).isEqualTo("i-200-100");
+        });
+    }
+}

@@ -177,6 +177,18 @@ public final class EntryForm extends EntryFields {
                             List.of("I", "II", "III", "IV")),
                     choice("$.site.exposure", "Exposure", asce.exposure(), List.of("B", "C", "D")),
                     number("$.site.kzt", "Topographic factor K_zt", asce.kzt(), "")));
+            groups.add(plain(
+                    "Earthquake",
+                    optionalText(
+                            "$.site.sds",
+                            "S_DS, in g",
+                            Double.isNaN(asce.sds()) ? "" : Show.number(asce.sds(), 4),
+                            "design spectral acceleration at short periods, with the site class"),
+                    optionalText(
+                            "$.site.stories",
+                            "Stories",
+                            asce.stories() == 0 ? "" : String.valueOf(asce.stories()),
+                            "of the building")));
         } else if (s.code() instanceof Job.EnSite en) {
             List<Option> sets = new ArrayList<>();
             for (NetCoefficients set : tables.netCoefficients()) {

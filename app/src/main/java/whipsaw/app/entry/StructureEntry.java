@@ -49,7 +49,7 @@ public final class StructureEntry extends EntryFields {
         List<EntryForm.Group> groups = new ArrayList<>();
         groups.add(plain(
                 "Loads without the array",
-                measure(PATH + ".dead", "Load that is there", Dimension.LOAD, s.dead(), "not known"),
+                measure(PATH + ".dead", "Existing dead load", Dimension.LOAD, s.dead(), "not known"),
                 measure(PATH + ".live", "Roof live load", Dimension.LOAD, s.live(), "none"),
                 yesNo(
                         PATH + ".liveUnderArray",

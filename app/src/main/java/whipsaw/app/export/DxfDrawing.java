@@ -19,8 +19,10 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.RoofZones;
+import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
 
 /**
  * The plan as DXF, release 12, in metres: one layer a kind of thing, a module as a block that is
@@ -47,6 +49,7 @@ public final class DxfDrawing {
     private String draw() {
         roof();
         zones();
+        members();
         array();
         circuits();
         notes();
@@ -166,6 +169,40 @@ public final class DxfDrawing {
                     textM * 0.7,
                     o.name() + ", " + height + " high");
         }
+    }
+
+    /** Members with what is used of them, and what the array sets down at either support. */
+    private void members() {
+        UnitSystem units = design.job().project().units();
+        for (RoofMembers.Checked set : design.members().sets()) {
+            for (RoofMembers.Member m : set.members()) {
+                Coordinate a = end(m, m.line().fromM());
+                Coordinate b = end(m, m.line().toM());
+                polyline("MEMBERS", List.of(a, b), false);
+                Coordinate middle = new Coordinate((a.x + b.x) / 2, (a.y + b.y) / 2);
+                text(
+                        "MEMBERS",
+                        middle,
+                        textM * 0.5,
+                        m.line().number() + " " + Show.number(m.after().utilisation(), 2));
+                text(
+                        "REACTIONS",
+                        a,
+                        textM * 0.4,
+                        Show.in(units, Dimension.FORCE, m.reactions().arrayLeft()));
+                text(
+                        "REACTIONS",
+                        b,
+                        textM * 0.4,
+                        Show.in(units, Dimension.FORCE, m.reactions().arrayRight()));
+            }
+        }
+    }
+
+    private static Coordinate end(RoofMembers.Member m, double along) {
+        return m.alongX()
+                ? new Coordinate(along, m.line().atM())
+                : new Coordinate(m.line().atM(), along);
     }
 
     private void zones() {

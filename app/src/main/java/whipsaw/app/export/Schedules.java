@@ -2,6 +2,7 @@ package whipsaw.app.export;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +16,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Unit;
 
@@ -32,6 +34,7 @@ public final class Schedules {
                 modules(design),
                 strings(design),
                 loads(design),
+                members(design),
                 checks(design),
                 counts(design));
     }
@@ -153,6 +156,63 @@ public final class Schedules {
                     known ? number(Unit.POUND_PER_SQUARE_FOOT.fromSi(load), 2) : UNKNOWN);
         }
         return t.build();
+    }
+
+    /** Two lines a member, one for each support; loads as they are, without factors. */
+    public static Schedule members(Design design) {
+        Schedule.Builder t = new Schedule.Builder(
+                "Reactions",
+                "members",
+                "member",
+                "x_m",
+                "y_m",
+                "x_ft",
+                "y_ft",
+                "dead_N",
+                "snow_N",
+                "drift_N",
+                "live_N",
+                "array_N",
+                "array_lbf",
+                "use_before",
+                "use_after",
+                "governed_by");
+        for (RoofMembers.Checked set : design.members().sets()) {
+            List<RoofMembers.Member> members = set.members().stream()
+                    .sorted(Comparator.comparingInt(
+                                    (RoofMembers.Member m) -> m.line().bay())
+                            .thenComparingDouble(m -> m.line().atM()))
+                    .toList();
+            for (RoofMembers.Member m : members) {
+                support(t, set, m, true);
+                support(t, set, m, false);
+            }
+        }
+        return t.build();
+    }
+
+    private static void support(Schedule.Builder t, RoofMembers.Checked set, RoofMembers.Member m, boolean left) {
+        double along = left ? m.line().fromM() : m.line().toM();
+        double x = m.alongX() ? along : m.line().atM();
+        double y = m.alongX() ? m.line().atM() : along;
+        RoofMembers.Reactions r = m.reactions();
+        double array = left ? r.arrayLeft() : r.arrayRight();
+        t.row(
+                set.set().name(),
+                plain(m.line().number()),
+                number(x, 3),
+                number(y, 3),
+                number(Unit.FOOT.fromSi(x), 3),
+                number(Unit.FOOT.fromSi(y), 3),
+                number(r.dead(), 0),
+                number(r.snow(), 0),
+                number(left ? r.driftLeft() : r.driftRight(), 0),
+                number(r.live(), 0),
+                number(array, 0),
+                number(Unit.POUND_FORCE.fromSi(array), 0),
+                number(m.before().utilisation(), 3),
+                number(m.after().utilisation(), 3),
+                m.after().governing());
     }
 
     static Schedule checks(Design design) {

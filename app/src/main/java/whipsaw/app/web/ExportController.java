@@ -88,6 +88,14 @@ public class ExportController {
                 Schedules.counts(design(slug)).csv());
     }
 
+    @GetMapping("/jobs/{slug}/reactions.csv")
+    public ResponseEntity<byte[]> reactions(@PathVariable String slug) {
+        return Download.of(
+                slug + "-reactions.csv",
+                Download.CSV,
+                Schedules.members(design(slug)).csv());
+    }
+
     @GetMapping("/jobs/{slug}/job.json")
     public ResponseEntity<byte[]> job(@PathVariable String slug) {
         Map<String, Object> document = new LinkedHashMap<>();

@@ -145,6 +145,19 @@ class ExportTest {
                         row -> row.forEach(c -> assertThat(c.getCellType()).isNotEqualTo(CellType.FORMULA)));
             }
         }
+        double reactions = Schedules.members(design).rows().stream()
+                .mapToDouble(r -> ((Number) r.get(10)).doubleValue())
+                .sum();
+        // walls take a little of what stands beside them
+        assertThat(reactions)
+                .isBetween(
+                        design.loads().totalKg() * 9.80665 * 0.95,
+                        design.loads().totalKg() * 9.80665);
+        List<Entity> members = entities(DxfDrawing.of(DESIGN)).stream()
+                .filter(e -> e.layer().equals("MEMBERS") && e.kind().equals("TEXT"))
+                .toList();
+        assertThat(members).hasSize(Schedules.members(DESIGN).rows().size() / 2);
+        assertThat(members).anySatisfy(e -> assertThat(e.values().get(1).get(0)).startsWith("D2-5 1.05"));
         String csv = Schedules.strings(design).csv();
         assertThat(csv.getBytes(StandardCharsets.UTF_8)).isNotEmpty();
         assertThat(csv.split("\r\n")).hasSize(design.circuits().strings().size() + 1);

@@ -61,7 +61,7 @@ class StructureFlowTest extends ServedTest {
             page.locator("details[data-section=structure]").evaluate("d => d.open = true");
             page.getByText("Add members", new Page.GetByTextOptions().setExact(true))
                     .click();
-            assertThat(page.locator("#checks [data-check='roof.members']")).containsText("the load that is there");
+            assertThat(page.locator("#checks [data-check='roof.members']")).containsText("the existing dead load");
             page.locator("[data-path='$.roof.structure.dead']").fill("12 m");
             page.locator("[data-path='$.roof.structure.dead']").blur();
             assertThat(page.locator(".entryline.wrong")).containsText("kPa");

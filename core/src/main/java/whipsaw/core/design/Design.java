@@ -11,6 +11,7 @@ import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
+import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 
@@ -25,6 +26,7 @@ public record Design(
         AcRun run,
         RoofLoads loads,
         RoofMembers members,
+        ArraySeismic seismic,
         Counts counts,
         List<Check> checks) {
 

@@ -16,6 +16,7 @@ import whipsaw.core.roof.OutlineRules;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
+import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
@@ -58,8 +59,10 @@ public final class Solver {
         AcRun run = AcRun.of(job, circuits, tables);
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         RoofMembers members = RoofMembers.of(job, plan, site, layout, holdDown, tables);
+        ArraySeismic seismic = ArraySeismic.of(job, plan, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, circuits, run);
-        Design design = new Design(job, plan, site, layout, holdDown, circuits, run, loads, members, counts, List.of());
+        Design design = new Design(
+                job, plan, site, layout, holdDown, circuits, run, loads, members, seismic, counts, List.of());
         return new Design(
                 job,
                 plan,
@@ -70,6 +73,7 @@ public final class Solver {
                 run,
                 loads,
                 members,
+                seismic,
                 counts,
                 Check.ranked(DesignChecks.of(design, tables)));
     }

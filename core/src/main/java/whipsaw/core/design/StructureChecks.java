@@ -8,8 +8,12 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.Structure;
+import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.structure.SeismicDisplacement;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
 
 /** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
 final class StructureChecks {
@@ -19,6 +23,7 @@ final class StructureChecks {
 
     static List<Check> of(Design design) {
         List<Check> checks = new ArrayList<>();
+        seismic(design, checks);
         RoofMembers members = design.members();
         if (!members.missing().isEmpty()) {
             checks.add(Check.stated(
@@ -38,6 +43,60 @@ final class StructureChecks {
             checks.add(signed(design, work));
         }
         return checks;
+    }
+
+    private static void seismic(Design design, List<Check> checks) {
+        ArraySeismic s = design.seismic();
+        if (s == null) {
+            return;
+        }
+        String title = "Room to slide in an earthquake";
+        String source = "ASCE 7-16 13.6.12, unattached arrays";
+        if (!s.missing().isEmpty()) {
+            checks.add(Check.stated(
+                    "seismic.room",
+                    title,
+                    "missing: " + String.join(", ", s.missing()),
+                    "known",
+                    Verdict.NOT_ESTABLISHED,
+                    source,
+                    "roof.footprint",
+                    "enter S_DS and the stories of the building"));
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        SeismicDisplacement d = s.displacement();
+        ArraySeismic.Room tightest = s.rooms().get(0);
+        checks.add(Check.stated(
+                "seismic.room",
+                title,
+                Show.both(
+                                units,
+                                Dimension.ROOF_LENGTH,
+                                tightest.need().clearance().clearM()) + " at " + tightest.name(),
+                "at least "
+                        + Show.both(
+                                units, Dimension.ROOF_LENGTH, tightest.need().requiredM()),
+                d.reasons().isEmpty() ? Verdict.PASSES : Verdict.NEEDS_ENGINEER,
+                source,
+                "seismic.room",
+                d.reasons().isEmpty()
+                        ? ""
+                        : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
+    }
+
+    private static String words(List<String> reasons) {
+        return String.join(
+                "; ",
+                reasons.stream()
+                        .map(r -> switch (r) {
+                            case "clearance" -> "too little room";
+                            case "friction_lt_0.4" -> "friction below 0.4";
+                            case "more_than_6_stories" -> "more than 6 stories";
+                            case "risk_category_IV" -> "risk category IV";
+                            default -> "roof steeper than 1 in 20";
+                        })
+                        .toList());
     }
 
     private static Check set(RoofMembers.Checked checked) {

@@ -40,6 +40,7 @@ public final class Figures {
             case "site.qh" -> SiteFigures.windPressure(design, tables);
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "site.drift" -> SnowFigures.drifts(design, tables);
+            case "seismic.room" -> SeismicFigures.room(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
@@ -100,6 +101,7 @@ public final class Figures {
                 "site.qh",
                 "site.snow",
                 "site.drift",
+                "seismic.room",
                 "array.gap",
                 "array.setback",
                 "total.modules",

@@ -111,7 +111,7 @@ final class MemberFigures {
                         : line((s.dead().si() + snow) * carries) + " or "
                                 + line((s.dead().si() + s.live().si()) * carries),
                 "",
-                Term.given("g", "load that is there", load(s.dead().si()), s.dead()),
+                Term.given("g", "existing dead load", load(s.dead().si()), s.dead()),
                 Term.computed("s", "snow", load(snow), "site.snow"),
                 Term.computed("b", "width", length(carries), null),
                 s.live() == null

@@ -19,7 +19,8 @@ public final class CodeFamilyChange {
                             "seasonFactor", 1.0,
                             "orography", 1.0,
                             "coefficients", ""));
-    private static final List<String> ASKED_AGAIN = List.of("wind", "snow", "snowExposure", "snowThermal");
+    private static final List<String> ASKED_AGAIN =
+            List.of("wind", "snow", "snowExposure", "snowThermal", "sds", "stories");
 
     private CodeFamilyChange() {}
 

@@ -43,7 +43,7 @@ final class Fields {
     static final Field GROUND = of("Ground above the building's", Dimension.ROOF_LENGTH, -200, 200);
     static final Field FAR_COORDINATE = of("Coordinate", Dimension.ROOF_LENGTH, -20_000, 20_000);
 
-    static final Field DEAD = of("Load that is there", Dimension.LOAD, 0, 20_000);
+    static final Field DEAD = of("Existing dead load", Dimension.LOAD, 0, 20_000);
     static final Field LIVE = of("Roof live load", Dimension.LOAD, 0, 10_000);
     static final Field FIRST_MEMBER = of("First member from the grid line", Dimension.ROOF_LENGTH, 0, 30);
     static final Field MEMBER_SPACING = of("Spacing of members", Dimension.ROOF_LENGTH, 0.15, 30);

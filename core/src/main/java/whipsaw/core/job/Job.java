@@ -245,6 +245,8 @@ public record Job(
      *
      * @param wind 3-second gust at strength level for the risk category
      * @param snow ground snow load p_g
+     * @param sds design spectral acceleration at short periods, in g; NaN when not known
+     * @param stories of the building; 0 when not known
      */
     public record AsceSite(
             Measure wind,
@@ -253,7 +255,9 @@ public record Job(
             double kzt,
             Measure snow,
             double snowExposure,
-            double snowThermal)
+            double snowThermal,
+            double sds,
+            int stories)
             implements CodeSite {
         @Override
         public String family() {

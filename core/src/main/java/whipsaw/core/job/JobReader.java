@@ -139,7 +139,9 @@ public final class JobReader {
                 doc.number("kzt", "Topographic factor", 1, 5),
                 doc.measureOrNull("snow", Fields.SNOW),
                 doc.numberOr("snowExposure", "Snow exposure factor C_e", 0.5, 2, 1),
-                doc.numberOr("snowThermal", "Snow thermal factor C_t", 0.5, 1.5, 1));
+                doc.numberOr("snowThermal", "Snow thermal factor C_t", 0.5, 1.5, 1),
+                doc.numberOr("sds", "Spectral acceleration S_DS", 0, 5, Double.NaN),
+                doc.has("stories") ? doc.whole("stories", "Stories", 1, 200) : 0);
     }
 
     private static Job.EnSite enSite(Doc doc) {

@@ -54,7 +54,9 @@ public final class JobWriter {
                 .measure("designHigh", site.designHigh(), Quantity.TEMPERATURE)
                 .measure("wind", site.wind(), Quantity.SPEED);
         if (site.code() instanceof Job.AsceSite asce) {
-            doc.put("riskCategory", asce.riskCategory())
+            doc.put("sds", Double.isNaN(asce.sds()) ? null : asce.sds())
+                    .put("stories", asce.stories() == 0 ? null : asce.stories())
+                    .put("riskCategory", asce.riskCategory())
                     .put("exposure", asce.exposure())
                     .put("kzt", asce.kzt());
         } else if (site.code() instanceof Job.EnSite en) {

@@ -167,7 +167,32 @@ final class MemberLoads {
                 standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
         double driftN = drift.stream().mapToDouble(Beam.Load::newton).sum();
         return new Member(
-                line, alongX, span, done, before, after, standing.weights().size(), arrayN, driftN, increase, small);
+                line,
+                alongX,
+                span,
+                done,
+                before,
+                after,
+                standing.weights().size(),
+                arrayN,
+                driftN,
+                reactions(line, standing, drift),
+                increase,
+                small);
+    }
+
+    private RoofMembers.Reactions reactions(MemberLines.Line line, Standing standing, List<Beam.Load> drift) {
+        double half = line.carriesM() * line.spanM() / 2;
+        Beam.Effect snowed = Beam.of(line.spanM(), drift);
+        Beam.Effect array = Beam.of(line.spanM(), standing.weights());
+        return new RoofMembers.Reactions(
+                deadPa * half,
+                snowPa * half,
+                livePa * half,
+                snowed.leftN(),
+                snowed.rightN(),
+                array.leftN(),
+                array.rightN());
     }
 
     private static MemberState worse(MemberState a, MemberState b) {

@@ -55,6 +55,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
      * @param feet of modules that stand on it wholly or in part
      * @param arrayN what they bring
      * @param driftN what drifted snow brings above the even one
+     * @param reactions in newtons
      * @param increase gravity load effect after over before, the larger of moment and shear
      * @param bySmallIncrease whether it rests on the rule of small increases
      */
@@ -68,12 +69,30 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             int feet,
             double arrayN,
             double driftN,
+            Reactions reactions,
             double increase,
             boolean bySmallIncrease) {
         public boolean ok() {
             return after.ok() || bySmallIncrease;
         }
     }
+
+    /**
+     * What a member sets down at its left or lower support and at the other one, loads as they are, without what
+     * strengthening takes.
+     *
+     * @param dead load that was there, at each
+     * @param snow even snow, at each
+     * @param live roof live load all over, at each
+     */
+    public record Reactions(
+            double dead,
+            double snow,
+            double live,
+            double driftLeft,
+            double driftRight,
+            double arrayLeft,
+            double arrayRight) {}
 
     /** Nothing is known of what carries the roof. */
     public boolean unknown() {
@@ -124,7 +143,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
     private static List<String> missing(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown) {
         List<String> missing = new ArrayList<>();
         if (job.roof().fabric().structure().dead() == null) {
-            missing.add("the load that is there");
+            missing.add("the existing dead load");
         }
         if (plan.bays().isEmpty()) {
             missing.add("the grid of bays");

@@ -95,6 +95,7 @@ public final class CodeTables {
             used.add(wind.exposureTable());
             used.add(snow.table());
             used.add(drift.table());
+            used.add(seismic.table());
         }
         used.add(wind.factorTable());
         used.add(setbacks.table());

@@ -105,6 +105,11 @@ class RoofMembersTest {
         double on =
                 set.members().stream().mapToDouble(RoofMembers.Member::arrayN).sum();
         assertThat(on).isCloseTo(d.loads().totalKg() * 9.80665, within(1e-6 * on));
+        assertThat(set.members()).allSatisfy(m -> {
+            assertThat(m.reactions().arrayLeft() + m.reactions().arrayRight()).isCloseTo(m.arrayN(), within(1e-6));
+            assertThat(2 * m.reactions().dead())
+                    .isCloseTo(800 * m.line().carriesM() * m.line().spanM(), within(1e-6));
+        });
         double across = along.equals("y") ? 60 : 40;
         double last =
                 set.members().stream().mapToDouble(m -> m.line().atM()).max().orElseThrow();
@@ -248,7 +253,7 @@ class RoofMembersTest {
     void whatIsNotKnownIsSaidAndNothingIsPassed() {
         Map<String, Object> bare = structure("y", "2 m");
         bare.remove("dead");
-        assertThat(design(bare).members().missing()).containsExactly("the load that is there");
+        assertThat(design(bare).members().missing()).containsExactly("the existing dead load");
         Map<String, Object> table = structure("y", "2 m");
         Map<String, Object> members =
                 new LinkedHashMap<>((Map<String, Object>) ((List<Map<String, Object>>) table.get("members")).get(0));

@@ -1,0 +1,83 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.SeismicDisplacement;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** The working of what an unattached array may slide and the room it has. */
+final class SeismicFigures {
+    private SeismicFigures() {}
+
+    /** Null when the method is not asked for or something it needs is missing. */
+    static Working room(Design design, CodeTables tables) {
+        ArraySeismic s = design.seismic();
+        if (s == null || s.displacement() == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+        SeismicDisplacement d = s.displacement();
+        String slides = Show.both(units, Dimension.ROOF_LENGTH, d.displacementM());
+        Working.Builder w = Working.of("seismic.room", "Room to slide in an earthquake", slides + " to be clear")
+                .step(
+                        "δ",
+                        "design displacement, evaluated in feet",
+                        "max({k} · {I_e} · max({S_DS} − {c}, 0)², {least})",
+                        slides,
+                        "ASCE 7-16 13.6.12",
+                        Term.data(
+                                "k",
+                                "factor",
+                                Show.number(tables.seismic().value("displacement_factor"), 1) + " ft",
+                                Origin.TABLE,
+                                tables.seismic().table()),
+                        Term.byRule("I_e", "importance of the array", "1.0", "no hazard is stored on the roof"),
+                        Term.computed("S_DS", "spectral acceleration, given", Show.number(site.sds(), 3) + " g", null),
+                        Term.data(
+                                "c",
+                                "what is taken off",
+                                Show.number(tables.seismic().value("sds_less"), 2),
+                                Origin.TABLE,
+                                tables.seismic().table()),
+                        Term.data(
+                                "least",
+                                "least displacement",
+                                Show.number(tables.seismic().value("least_displacement_ft"), 2) + " ft",
+                                Origin.TABLE,
+                                tables.seismic().table()));
+        for (ArraySeismic.Room room : s.rooms()) {
+            w.step(
+                    "",
+                    "to " + room.name(),
+                    "{f} · {δ}",
+                    Show.both(units, Dimension.ROOF_LENGTH, room.need().requiredM())
+                            + (room.need().ok() ? " wanted, " : " wanted, and only ")
+                            + Show.both(
+                                    units,
+                                    Dimension.ROOF_LENGTH,
+                                    room.need().clearance().clearM())
+                            + " there",
+                    "13.6.12",
+                    Term.data(
+                            "f",
+                            "part of the displacement that has to be clear",
+                            Show.number(room.need().clearance().factor(), 2),
+                            Origin.TABLE,
+                            tables.seismic().table()),
+                    Term.computed("δ", "displacement", slides, null));
+        }
+        return w.note(
+                        "Also wanted: roof slope up to 1 in 20, friction of at least 0.4 by test, up to 6 stories, risk category up to III, the array tied together for 0.2 S_DS W.")
+                .note(
+                        "A parapet is taken as a curb that holds the array; its height and strength are for the engineer. Design categories A and B may be exempt: the engineer says so. The factors at an open edge and between arrays are read with LOW confidence.")
+                .build();
+    }
+}

@@ -1,0 +1,113 @@
+package whipsaw.core.structure;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.algorithm.Distance;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.ParameterTable;
+
+/**
+ * What an array that only its weight holds may slide, and the room it has for it, ASCE 7-16 13.6.12. A parapet counts
+ * as a curb; that it is strong enough is for the engineer.
+ *
+ * @param missing what has to be known first
+ * @param rooms the tightest first
+ */
+public record ArraySeismic(List<String> missing, SeismicDisplacement displacement, List<Room> rooms) {
+    /** Farther away than this nothing is in the way of any array. */
+    private static final double FAR_M = 30;
+
+    public ArraySeismic {
+        missing = List.copyOf(missing);
+        rooms = List.copyOf(rooms);
+    }
+
+    /** What the array may slide into, by name. */
+    public record Room(String name, SeismicDisplacement.Need need) {
+        /** Room there is over room there has to be. */
+        public double margin() {
+            return need.clearance().clearM() / need.requiredM();
+        }
+    }
+
+    /** Null where the method is not asked for: other code families, no modules, roofs that take no trays. */
+    public static ArraySeismic of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
+        if (!(job.site().code() instanceof Job.AsceSite site)
+                || layout.modules().isEmpty()
+                || !job.roof().takesTrays()) {
+            return null;
+        }
+        List<String> missing = new ArrayList<>();
+        if (Double.isNaN(site.sds())) {
+            missing.add("S_DS");
+        }
+        if (site.stories() == 0) {
+            missing.add("the number of stories");
+        }
+        if (!missing.isEmpty()) {
+            return new ArraySeismic(missing, null, List.of());
+        }
+        ParameterTable t = tables.seismic();
+        List<String> names = new ArrayList<>();
+        List<SeismicDisplacement.Clearance> clearances = new ArrayList<>();
+        for (RoofPlan.Edge e : plan.edges()) {
+            Coordinate[] face = e.parapet();
+            double least = Double.POSITIVE_INFINITY;
+            for (ArrayLayout.Module m : layout.modules()) {
+                for (Coordinate c : layout.corners(m)) {
+                    least = Math.min(least, Distance.pointToSegment(c, face[3], face[2]));
+                }
+            }
+            String kind = e.parapetHeightM() > 0 ? "edge_with_curb" : "edge_without_curb";
+            names.add("edge " + e.number() + (e.parapetHeightM() > 0 ? ", parapet" : ", open"));
+            clearances.add(new SeismicDisplacement.Clearance(kind, least, t.value("clear_" + kind)));
+        }
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            double least = o.height().si() > 0 ? near(RoofPlan.footprint(o), layout) : Double.POSITIVE_INFINITY;
+            if (least < FAR_M) {
+                names.add(o.name());
+                clearances.add(new SeismicDisplacement.Clearance("obstruction", least, t.value("clear_obstruction")));
+            }
+        }
+        SeismicDisplacement s = SeismicDisplacement.of(
+                new SeismicDisplacement.Input(
+                        site.sds(),
+                        1,
+                        holdDown.friction(),
+                        Math.tan(Math.toRadians(job.roof().slope().si())),
+                        site.riskCategory(),
+                        site.stories()),
+                clearances,
+                t);
+        List<Room> rooms = new ArrayList<>();
+        for (int i = 0; i < names.size(); i++) {
+            rooms.add(new Room(names.get(i), s.needs().get(i)));
+        }
+        rooms.sort((a, b) -> Double.compare(a.margin(), b.margin()));
+        return new ArraySeismic(missing, s, rooms);
+    }
+
+    /** Distance from a thing to the nearest module; infinite beyond what could matter. */
+    private static double near(Polygon thing, ArrayLayout layout) {
+        Envelope box = new Envelope(thing.getEnvelopeInternal());
+        box.expandBy(FAR_M);
+        double least = Double.POSITIVE_INFINITY;
+        for (ArrayLayout.Module m : layout.modules()) {
+            Coordinate[] c = layout.corners(m);
+            if (box.contains(c[0])) {
+                Polygon module = thing.getFactory().createPolygon(new Coordinate[] {c[0], c[1], c[2], c[3], c[0]});
+                least = thing.getEnvelopeInternal().distance(module.getEnvelopeInternal()) < least
+                        ? Math.min(least, thing.distance(module))
+                        : least;
+            }
+        }
+        return least;
+    }
+}

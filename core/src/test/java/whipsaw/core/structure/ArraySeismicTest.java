@@ -1,0 +1,85 @@
+package whipsaw.core.structure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.Jobs;
+
+/** What a ballasted array may slide and the room it has, and snow that drifts against what stands on the roof. */
+class ArraySeismicTest {
+    private static Check room(Design d) {
+        return d.checks().stream()
+                .filter(c -> c.id().equals("seismic.room"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void roomIsMeasuredFromTheModulesToWhatTheyMayRunInto() {
+        Design unknown = Jobs.design();
+        assertThat(room(unknown).verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        Design mild = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.setback", "3 m");
+        assertThat(mild.seismic().displacement().displacementM()).isCloseTo(0.6096, within(1e-9));
+        assertThat(room(mild).verdict()).isEqualTo(Verdict.PASSES);
+        // an open edge wants half as much again
+        Design tight = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.setback", "0.7 m");
+        assertThat(room(tight).verdict()).isEqualTo(Verdict.NEEDS_ENGINEER);
+        assertThat(room(tight).demand()).contains("edge");
+        ArraySeismic.Room least = tight.seismic().rooms().get(0);
+        assertThat(least.need().requiredM()).isCloseTo(1.5 * 0.6096, within(1e-9));
+        assertThat(least.need().clearance().clearM()).isGreaterThanOrEqualTo(0.7 - 1e-6);
+        Design strong = Jobs.design("site.sds", 1.6, "site.stories", 7, "array.setback", "3 m");
+        // 5 (1.6 - 0.4)^2 ft
+        assertThat(strong.seismic().displacement().displacementM()).isCloseTo(7.2 * 0.3048, within(1e-9));
+        assertThat(room(strong).remark()).contains("more than 6 stories", "too little room");
+        assertThat(Jobs.pairedDesign().seismic()).isNull();
+    }
+
+    @Test
+    void driftsLieAgainstParapetsAndWideThingsAndEndWhereTheyEnd() {
+        Map<String, Object> plant = Map.of(
+                "id", "p", "name", "Plant", "kind", "plant", "x", "30 m", "y", "20 m", "width", "8 m", "depth", "4 m",
+                "height", "2 m");
+        Map<String, Object> small = Map.of(
+                "id", "v", "name", "Vent", "kind", "vent", "x", "10 m", "y", "20 m", "width", "1 m", "depth", "1 m",
+                "height", "2 m");
+        Design d = Jobs.design(
+                "site.snow", "1.5 kPa",
+                "roof.parapets", List.of(Map.of("edge", 2, "height", "1.2 m", "thickness", "0.3 m")),
+                "roof.obstructions", List.of(plant, small));
+        var drifts = d.site().drifts();
+        assertThat(drifts.sources()).extracting(s -> s.name()).containsExactlyInAnyOrder("edge 2", "Plant");
+        double atPlant = drifts.moreThanUniform(30, 22);
+        double further = drifts.moreThanUniform(29, 22);
+        assertThat(atPlant).isGreaterThan(further);
+        assertThat(further).isPositive();
+        assertThat(drifts.moreThanUniform(10, 20)).isZero();
+        var edge = drifts.sources().stream()
+                .filter(s -> s.name().equals("edge 2"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(drifts.moreThanUniform(59.7, 5)).isCloseTo(edge.peakPa() - drifts.uniformPa(), within(1e-6));
+        assertThat(drifts.moreThanUniform(59.7 - edge.lengthM() - 0.01, 5)).isZero();
+        // none without snow, none without anything to drift against
+        assertThat(Jobs.design("site.snow", "0 kPa", "roof.obstructions", List.of(plant))
+                        .site()
+                        .drifts()
+                        .sources())
+                .isEmpty();
+        assertThat(Jobs.design("roof.obstructions", List.of()).site().drifts().sources())
+                .isEmpty();
+        // the EN family drifts against narrow things too
+        assertThat(Jobs.pairedDesign("site.snow", "1.2 kPa", "roof.obstructions", List.of(small))
+                        .site()
+                        .drifts()
+                        .sources())
+                .extracting(s -> s.name())
+                .contains("Vent");
+    }
+}

@@ -98,6 +98,8 @@ public final class EntryColumns {
                     text("sharedReport", "Report that shows it", "stiffness report 7"),
                     new Column("linksRows", "Rows joined: yes or no", "yes", "flag"),
                     new Column("shortestRow", "Fewest modules side by side", "2", "whole"),
+                    text("footLength", "Length of a foot, four a module", "12 in"),
+                    text("footWidth", "Width of a foot", "4 in"),
                     new Column("friction", "Friction by covering", "TPO=0.48; EPDM=0.55", "pairs")));
 
     /** Columns of a kind in order; empty for no kind. */

@@ -21,6 +21,8 @@ import whipsaw.core.units.Measure;
  * @param linksRows whether trays of neighbouring rows are joined
  * @param shortestRow fewest modules side by side
  * @param friction between its feet and a covering, by covering
+ * @param footLength of one of the four feet under a module; null when not known
+ * @param footWidth of it; null when not known
  */
 public record TraySystem(
         CatalogueInfo info,
@@ -37,7 +39,9 @@ public record TraySystem(
         String sharedReport,
         boolean linksRows,
         int shortestRow,
-        Map<String, Double> friction) {
+        Map<String, Double> friction,
+        Measure footLength,
+        Measure footWidth) {
 
     /** How the rows stand to each other. */
     public enum Arrangement {

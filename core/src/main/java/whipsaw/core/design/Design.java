@@ -12,6 +12,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 
@@ -27,6 +28,7 @@ public record Design(
         RoofLoads loads,
         RoofMembers members,
         ArraySeismic seismic,
+        FootPressure feet,
         Counts counts,
         List<Check> checks) {
 

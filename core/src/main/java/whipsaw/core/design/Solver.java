@@ -17,6 +17,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
@@ -60,9 +61,10 @@ public final class Solver {
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         RoofMembers members = RoofMembers.of(job, plan, site, layout, holdDown, tables);
         ArraySeismic seismic = ArraySeismic.of(job, plan, layout, holdDown, tables);
+        FootPressure feet = FootPressure.of(job, site, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, members, seismic, counts, List.of());
+                job, plan, site, layout, holdDown, circuits, run, loads, members, seismic, feet, counts, List.of());
         return new Design(
                 job,
                 plan,
@@ -74,6 +76,7 @@ public final class Solver {
                 loads,
                 members,
                 seismic,
+                feet,
                 counts,
                 Check.ranked(DesignChecks.of(design, tables)));
     }

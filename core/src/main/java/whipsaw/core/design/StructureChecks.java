@@ -9,6 +9,7 @@ import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.units.Dimension;
@@ -24,6 +25,7 @@ final class StructureChecks {
     static List<Check> of(Design design) {
         List<Check> checks = new ArrayList<>();
         seismic(design, checks);
+        feet(design, checks);
         RoofMembers members = design.members();
         if (!members.missing().isEmpty()) {
             checks.add(Check.stated(
@@ -83,6 +85,40 @@ final class StructureChecks {
                 d.reasons().isEmpty()
                         ? ""
                         : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
+    }
+
+    private static void feet(Design design, List<Check> checks) {
+        FootPressure f = design.feet();
+        if (f == null) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        boolean lasting = f.lastingPa() / f.lastingMostPa() >= f.withSnowPa() / f.withSnowMostPa();
+        String title = "Feet on the insulation, module " + f.module();
+        if (Double.isNaN(f.utilisation())) {
+            checks.add(Check.stated(
+                    "roof.feet",
+                    title,
+                    Show.both(units, Dimension.CONTACT, f.lastingPa()),
+                    "not known",
+                    Verdict.NOT_ESTABLISHED,
+                    "compressive strength of the insulation",
+                    "roof.feet",
+                    "enter the strength of the insulation"
+                            + (Double.isNaN(f.withSnowPa()) ? " and the ground snow load" : "")));
+            return;
+        }
+        checks.add(Check.compare(
+                "roof.feet",
+                title,
+                Show.both(units, Dimension.CONTACT, lasting ? f.lastingPa() : f.withSnowPa())
+                        + (lasting ? ", lasting" : ", with snow"),
+                Show.both(units, Dimension.CONTACT, lasting ? f.lastingMostPa() : f.withSnowMostPa()),
+                f.utilisation(),
+                null,
+                "share of the insulation's compressive strength",
+                "roof.feet",
+                "larger pads, a board under them, or fewer blocks here"));
     }
 
     private static String words(List<String> reasons) {

@@ -40,7 +40,8 @@ public final class Figures {
             case "site.qh" -> SiteFigures.windPressure(design, tables);
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "site.drift" -> SnowFigures.drifts(design, tables);
-            case "seismic.room" -> SeismicFigures.room(design, tables);
+            case "seismic.room" -> StandingFigures.room(design, tables);
+            case "roof.feet" -> StandingFigures.feet(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
@@ -110,6 +111,7 @@ public final class Figures {
                 "total.ratio",
                 "total.blocks",
                 "roof.footprint",
+                "roof.feet",
                 "strings.longest",
                 "strings.shortest",
                 "strings.current",

@@ -119,7 +119,12 @@ final class CatalogueReader {
                 doc.textOrEmpty("sharedReport", "Report on sharing", 200),
                 doc.flag("linksRows", "Rows joined", false),
                 doc.whole("shortestRow", "Fewest modules side by side", 1, 20),
-                friction);
+                friction,
+                doc.measureOrNull("footLength", Fields.FOOT),
+                doc.measureOrNull("footWidth", Fields.FOOT));
+        if ((type.footLength() == null) != (type.footWidth() == null)) {
+            doc.problem("footWidth", "Foot", "", "takes a length and a width, for example 300 mm and 100 mm");
+        }
         doc.done();
         return type;
     }

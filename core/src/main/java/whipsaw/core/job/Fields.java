@@ -67,6 +67,7 @@ final class Fields {
 
     static final Field TILT = of("Tilt", Dimension.ANGLE, 0, 35);
     static final Field GAP = of("Row gap", Dimension.PART_LENGTH, 0, 5);
+    static final Field FOOT = of("Side of a foot", Dimension.PART_LENGTH, 0.02, 3);
     static final Field RIDGE_GAP = of("Ridge gap", Dimension.PART_LENGTH, 0.005, 1);
     static final Field FACING = of("Azimuth the rows face", Dimension.ANGLE, 0, 360);
     static final Field SETBACK = of("Set-back", Dimension.ROOF_LENGTH, 0, 30);

@@ -131,6 +131,8 @@ public final class JobWriter {
                 .put("sharedReport", t.sharedReport())
                 .put("linksRows", t.linksRows())
                 .put("shortestRow", t.shortestRow())
+                .length("footLength", t.footLength())
+                .length("footWidth", t.footWidth())
                 .put("friction", friction)
                 .map;
     }

@@ -22,6 +22,7 @@ public final class CodeTables {
     private final ParameterTable snow;
     private final ParameterTable drift;
     private final ParameterTable seismic;
+    private final ParameterTable feet;
     private final PanelTables panels;
     private final MemberTables members;
     private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
@@ -36,6 +37,7 @@ public final class CodeTables {
         this.snow = new ParameterTable(table("asce_snow"));
         this.drift = new ParameterTable(table("asce_snow_drift"));
         this.seismic = new ParameterTable(table("asce_seismic"));
+        this.feet = new ParameterTable(table("foot_limits"));
         this.panels = new PanelTables(this);
         this.members = new MemberTables(this);
         for (CodeTable table : byId.values()) {
@@ -150,6 +152,11 @@ public final class CodeTables {
     /** Snow drift, ASCE 7-16 7.7 and 7.8. */
     public ParameterTable drift() {
         return drift;
+    }
+
+    /** Pressure of feet on insulation. */
+    public ParameterTable feet() {
+        return feet;
     }
 
     /** Unattached arrays in an earthquake, ASCE 7-16 13.6.12. */

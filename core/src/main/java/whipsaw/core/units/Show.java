@@ -66,7 +66,7 @@ public final class Show {
     private static int decimals(Unit unit) {
         return switch (unit) {
             case MILLIMETRE, VOLT, WATT -> 0;
-            case METRE, KILONEWTON, PER_CENT -> 2;
+            case METRE, KILONEWTON, KILONEWTON_PER_METRE, PER_CENT -> 2;
             case PER_CENT_PER_CELSIUS, KILOPASCAL, ONE -> 3;
             case SQUARE_METRE -> 1;
             case SQUARE_FOOT, POUND, POUND_FORCE -> 0;

@@ -3,6 +3,7 @@ package whipsaw.core.figure;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -12,9 +13,9 @@ import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
 import whipsaw.core.working.Working;
 
-/** The working of what an unattached array may slide and the room it has. */
-final class SeismicFigures {
-    private SeismicFigures() {}
+/** Workings of how an array stands: the room it has to slide, and the pressure under its feet. */
+final class StandingFigures {
+    private StandingFigures() {}
 
     /** Null when the method is not asked for or something it needs is missing. */
     static Working room(Design design, CodeTables tables) {
@@ -78,6 +79,68 @@ final class SeismicFigures {
                         "Also wanted: roof slope up to 1 in 20, friction of at least 0.4 by test, up to 6 stories, risk category up to III, the array tied together for 0.2 S_DS W.")
                 .note(
                         "A parapet is taken as a curb that holds the array; its height and strength are for the engineer. Design categories A and B may be exempt: the engineer says so. The factors at an open edge and between arrays are read with LOW confidence.")
+                .build();
+    }
+
+    /** Pressure under a foot; null when nothing is known of feet or insulation. */
+    static Working feet(Design design, CodeTables tables) {
+        FootPressure f = design.feet();
+        if (f == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        String lasting = Show.both(units, Dimension.CONTACT, f.lastingPa());
+        Working.Builder w = Working.of("roof.feet", "Feet on the insulation", lasting + " lasting")
+                .step(
+                        "p",
+                        "under each of the four feet of the heaviest module, " + f.module(),
+                        "{m} · g / 4 / {A}",
+                        lasting,
+                        "g = 9.80665 m/s²",
+                        Term.computed(
+                                "m", "module, racking and blocks", Show.both(units, Dimension.MASS, f.massKg()), null),
+                        Term.data(
+                                "A",
+                                "area of a foot",
+                                Show.both(units, Dimension.AREA, f.areaM2()),
+                                Origin.CATALOGUE,
+                                design.job().array().tray().info()));
+        if (!Double.isNaN(f.withSnowPa())) {
+            w.step(
+                    "p_s",
+                    "with the even snow on the module",
+                    "{p} + snow",
+                    Show.both(units, Dimension.CONTACT, f.withSnowPa()),
+                    "",
+                    Term.computed("p", "lasting", lasting, null));
+        }
+        if (!Double.isNaN(f.strengthPa())) {
+            for (String share : new String[] {"lasting_share_of_strength", "with_snow_share_of_strength"}) {
+                w.step(
+                        "p_R",
+                        share.startsWith("lasting") ? "what may last on the insulation" : "what may act with snow",
+                        "{f} · {σ_10}",
+                        Show.both(
+                                units,
+                                Dimension.CONTACT,
+                                f.strengthPa() * tables.feet().value(share)),
+                        "",
+                        Term.data(
+                                "f",
+                                "share",
+                                Show.number(tables.feet().value(share), 2),
+                                Origin.TABLE,
+                                tables.feet().table()),
+                        Term.computed(
+                                "σ_10",
+                                "compressive strength, surveyed",
+                                Show.both(units, Dimension.CONTACT, f.strengthPa()),
+                                null));
+            }
+        }
+        return w.note(
+                        "The maker of the insulation gives what may last on it; these shares are a convention until then.")
+                .note("Bituminous coverings soften in heat: pads sink in; ask the maker of the covering.")
                 .build();
     }
 }

@@ -11,8 +11,8 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 
-/** What a ballasted array may slide and the room it has, and snow that drifts against what stands on the roof. */
-class ArraySeismicTest {
+/** What a ballasted array may slide and the room it has, what its feet press on, and snow that drifts. */
+class StandingArrayTest {
     private static Check room(Design d) {
         return d.checks().stream()
                 .filter(c -> c.id().equals("seismic.room"))
@@ -81,5 +81,38 @@ class ArraySeismicTest {
                         .sources())
                 .extracting(s -> s.name())
                 .contains("Vent");
+    }
+
+    @Test
+    void feetPressOnTheInsulationAndNothingIsSaidWhereNothingIsKnown() {
+        List<Map<String, Object>> soft = List.of(Map.of("face", 0, "insulation", "boards", "strength", "120 kPa"));
+        assertThat(Jobs.design("roof.buildUps", soft).feet()).isNull();
+        Design d =
+                Jobs.design("roof.buildUps", soft, "array.tray.footLength", "300 mm", "array.tray.footWidth", "100 mm");
+        FootPressure f = d.feet();
+        assertThat(f.lastingPa()).isCloseTo(f.massKg() * 9.80665 / 4 / 0.03, within(1e-6));
+        assertThat(f.massKg())
+                .isEqualTo(java.util.Arrays.stream(RoofLoads.perModule(d.job(), d.layout(), d.holdDown()))
+                        .max()
+                        .orElseThrow());
+        assertThat(f.withSnowPa() - f.lastingPa())
+                .isCloseTo(
+                        d.site().snow().roofPa()
+                                * d.layout().alongM()
+                                * d.layout().depthM()
+                                / 4
+                                / 0.03,
+                        within(1e-6));
+        assertThat(f.utilisation()).isEqualTo(Math.max(f.lastingPa() / 39_600, f.withSnowPa() / 60_000));
+        Design twice =
+                Jobs.design("roof.buildUps", soft, "array.tray.footLength", "600 mm", "array.tray.footWidth", "100 mm");
+        assertThat(twice.feet().utilisation()).isCloseTo(f.utilisation() / 2, within(1e-9));
+        List<Map<String, Object>> unknown = List.of(Map.of("face", 0, "insulation", "boards"));
+        Design asked = Jobs.design(
+                "roof.buildUps", unknown, "array.tray.footLength", "300 mm", "array.tray.footWidth", "100 mm");
+        assertThat(asked.checks())
+                .filteredOn(c -> c.id().equals("roof.feet"))
+                .singleElement()
+                .satisfies(c -> assertThat(c.verdict()).isEqualTo(Verdict.NOT_ESTABLISHED));
     }
 }

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
+import whipsaw.app.print.EngineerPack;
 import whipsaw.app.print.JobSheet;
 import whipsaw.app.print.PaperStyle;
 import whipsaw.app.print.SheetPdf;
@@ -26,7 +27,7 @@ import whipsaw.core.working.Working;
 @Controller
 public class SheetController {
     private static final Map<String, String> SHEETS =
-            Map.of("job", "Job sheet", "ballast", "Ballast map", "workings", "Workings");
+            Map.of("job", "Job sheet", "ballast", "Ballast map", "workings", "Workings", "engineer", "Engineer's pack");
 
     private final JobService jobs;
     private final CodeTableService tables;
@@ -49,8 +50,8 @@ public class SheetController {
     private Wanted wanted(String slug, String sheet, String paper) {
         JobService.Shown shown = jobs.open(slug);
         if (!SHEETS.containsKey(sheet)) {
-            throw new JobService.Refused(List.of(
-                    new Problem("$.sheet", "Sheet", sheet, "is none of job, ballast, workings: for example ballast")));
+            throw new JobService.Refused(List.of(new Problem(
+                    "$.sheet", "Sheet", sheet, "is none of job, ballast, workings, engineer: for example ballast")));
         }
         try {
             return new Wanted(
@@ -73,7 +74,9 @@ public class SheetController {
         model.put("paper", w.paper());
         model.put("papers", PaperSize.values());
         model.put("slug", w.shown().slug());
-        model.put("workings", w.sheet().equals("workings") ? workings(w.shown()) : List.of());
+        model.put("pack", EngineerPack.of(design));
+        boolean checked = w.sheet().equals("workings") || w.sheet().equals("engineer");
+        model.put("workings", checked ? workings(w.shown()) : List.of());
     }
 
     private List<Working> workings(JobService.Shown shown) {

@@ -35,6 +35,7 @@ class AccessibilityTest extends ServedTest {
                 "/",
                 JOB,
                 JOB + "/sheet",
+                JOB + "/sheet?sheet=engineer",
                 JOB + "/working/page?figure=site.qh",
                 JOB + "/list",
                 JOB + "/field?row=5",
@@ -52,6 +53,7 @@ class AccessibilityTest extends ServedTest {
                 "/tables",
                 "/tables/net_coefficients_fenmarsh",
                 "/catalogue/module",
+                "/catalogue/member",
                 "/glossary",
                 "/jobs/none"
             })

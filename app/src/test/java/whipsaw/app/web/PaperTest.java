@@ -52,6 +52,7 @@ class PaperTest extends ServedTest {
         "milepost-hall, job, letter",
         "milepost-hall, ballast, tabloid",
         "milepost-hall, workings, letter",
+        "milepost-hall, engineer, letter",
         "ashwell-row-primary-school, job, a4",
         "ashwell-row-primary-school, ballast, a3",
     })

@@ -67,10 +67,12 @@ public record Guide(List<Step> steps) {
         add(
                 steps,
                 "Say where it is",
-                "Replace every value marked ~ by one you can stand for: latitude, wind, snow, temperatures.",
+                "Replace every value marked ~ by one you can stand for: latitude, wind, snow, temperatures; by ASCE 7 also S_DS and the stories.",
                 known(job.site().latitude())
                         && known(job.site().wind())
-                        && known(job.site().snow()),
+                        && known(job.site().snow())
+                        && (design.seismic() == null
+                                || design.seismic().missing().isEmpty()),
                 "site",
                 "[data-path='$.site.wind']",
                 "");

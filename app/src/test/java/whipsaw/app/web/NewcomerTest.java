@@ -74,6 +74,10 @@ class NewcomerTest extends ServedTest {
         stored();
         type("$.site.snow", "25 psf");
         stored();
+        type("$.site.sds", "0.21");
+        stored();
+        type("$.site.stories", "2");
+        stored();
 
         show("State what the roof may carry");
         type("$.roof.allowance.load", "14 psf");

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
@@ -14,6 +15,10 @@ import whipsaw.core.job.JobReader;
 
 /** From a bay that carries too much to one that does not, and members from a blank job. */
 class StructureFlowTest extends ServedTest {
+    /** Every way out is solved before it is shown. */
+    private static final LocatorAssertions.ContainsTextOptions LONG =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+
     private static final String CHECK = "#checks [data-check='roof.members-joists-d2']";
 
     @Test
@@ -26,7 +31,7 @@ class StructureFlowTest extends ServedTest {
             for (String way : List.of("One more between", "Another beside", "A support at midspan")) {
                 page.locator(CHECK).click();
                 Locator offered = page.locator("#ways li").filter(new Locator.FilterOptions().setHasText(way));
-                assertThat(offered).containsText("Joists of bay D2 in D2");
+                assertThat(offered).containsText("Joists of bay D2 in D2", LONG);
                 offered.locator("button").click();
                 assertThat(page.locator(CHECK)).containsText("passes");
                 assertThat(page.locator("#checks")).containsText("not signed off");

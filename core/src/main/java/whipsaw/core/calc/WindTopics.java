@@ -65,18 +65,25 @@ final class WindTopics {
                 tables.wind());
     }
 
+    /** The fields of the wind with those of a panel. */
+    private static List<Topic.Field> windAnd(Topic.Field... more) {
+        List<Topic.Field> fields = new ArrayList<>(List.of(
+                field("V_mph", "Basic wind speed, mph", "105"),
+                field("exposure", "Exposure", "B", "B", "C", "D"),
+                field("edition", "Edition", "7-16", "7-16", "7-22"),
+                field("Kzt", "Topographic factor K_zt", "1.0"),
+                field("Kd", "Directionality factor K_d", "0.85"),
+                field("ground_elev_ft", "Ground elevation, ft", "0")));
+        fields.addAll(List.of(more));
+        return fields;
+    }
+
     private static Topic tiltedArray(CodeTables tables) {
         return new Topic(
                 "tilted_array",
                 "Tilted panel on a flat roof",
                 "ASCE 7-16 29.4.3",
-                List.of(
-                        field("V_mph", "Basic wind speed, mph", "105"),
-                        field("exposure", "Exposure", "B", "B", "C", "D"),
-                        field("edition", "Edition", "7-16", "7-16", "7-22"),
-                        field("Kzt", "Topographic factor K_zt", "1.0"),
-                        field("Kd", "Directionality factor K_d", "0.85"),
-                        field("ground_elev_ft", "Ground elevation, ft", "0"),
+                windAnd(
                         field("h_ft", "Mean roof height, ft", "20"),
                         field("roof_x_ft", "Roof, x, ft", "190"),
                         field("roof_y_ft", "Roof, y, ft", "130"),
@@ -153,13 +160,7 @@ final class WindTopics {
                 "flush_panel",
                 "Panel parallel to a roof",
                 "ASCE 7-16 29.4.4",
-                List.of(
-                        field("V_mph", "Basic wind speed, mph", "105"),
-                        field("exposure", "Exposure", "B", "B", "C", "D"),
-                        field("edition", "Edition", "7-16", "7-16", "7-22"),
-                        field("Kzt", "Topographic factor K_zt", "1.0"),
-                        field("Kd", "Directionality factor K_d", "0.85"),
-                        field("ground_elev_ft", "Ground elevation, ft", "0"),
+                windAnd(
                         field("kz_min_z_ft", "Lowest height of the profile, ft", "30"),
                         field("h_ft", "Mean roof height, ft", "20"),
                         field("effective_area_ft2", "Effective wind area, ft²", "21"),

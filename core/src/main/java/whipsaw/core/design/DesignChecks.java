@@ -42,8 +42,8 @@ final class DesignChecks {
             all.windScope();
             all.ballast();
             all.roofLoad();
-            all.checks.addAll(StructureChecks.of(design));
         }
+        all.checks.addAll(StructureChecks.of(design));
         all.siteGiven();
         all.checks.addAll(SurveyChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design));

@@ -57,12 +57,14 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         ParameterTable t = tables.seismic();
         List<String> names = new ArrayList<>();
         List<SeismicDisplacement.Clearance> clearances = new ArrayList<>();
+        List<Coordinate[]> runs = runs(layout);
         for (RoofPlan.Edge e : plan.edges()) {
             Coordinate[] face = e.parapet();
             double least = Double.POSITIVE_INFINITY;
-            for (ArrayLayout.Module m : layout.modules()) {
-                for (Coordinate c : layout.corners(m)) {
-                    least = Math.min(least, Distance.pointToSegment(c, face[3], face[2]));
+            for (Coordinate[] run : runs) {
+                for (int i = 0; i < run.length; i++) {
+                    least = Math.min(
+                            least, Distance.segmentToSegment(run[i], run[(i + 1) % run.length], face[3], face[2]));
                 }
             }
             String kind = e.parapetHeightM() > 0 ? "edge_with_curb" : "edge_without_curb";
@@ -92,6 +94,22 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         }
         rooms.sort((a, b) -> Double.compare(a.margin(), b.margin()));
         return new ArraySeismic(missing, s, rooms);
+    }
+
+    /** Corners of the modules side by side in each row, taken together. */
+    private static List<Coordinate[]> runs(ArrayLayout layout) {
+        List<Coordinate[]> runs = new ArrayList<>();
+        for (ArrayLayout.Run run : layout.runs()) {
+            double t = layout.modules().get(run.firstIndex()).t();
+            double far = t + layout.depthM();
+            runs.add(new Coordinate[] {
+                layout.frame().plan(run.from(), t),
+                layout.frame().plan(run.to(), t),
+                layout.frame().plan(run.to(), far),
+                layout.frame().plan(run.from(), far)
+            });
+        }
+        return runs;
     }
 
     /** Distance from a thing to the nearest module; infinite beyond what could matter. */

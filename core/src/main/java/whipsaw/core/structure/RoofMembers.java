@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.MemberType;
@@ -123,8 +125,14 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             }
         }
         List<Checked> sets = new ArrayList<>();
+        Set<String> bays = plan.bays().stream().map(RoofPlan.Bay::name).collect(Collectors.toSet());
         for (Structure.Members set : structure.members()) {
             List<Member> members = bySet.getOrDefault(set.id(), new ArrayList<>());
+            List<String> unknown =
+                    set.bays().stream().filter(b -> !bays.contains(b)).toList();
+            if (!unknown.isEmpty() && unknown.size() < set.bays().size()) {
+                missing.add("bay " + String.join(", ", unknown) + " of " + set.name() + ", which the roof has not");
+            }
             members.sort(Comparator.comparing((Member m) -> m.ok())
                     .thenComparing(m -> -m.after().utilisation())
                     .thenComparing(m -> m.line().number()));
@@ -148,10 +156,12 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
         if (plan.bays().isEmpty()) {
             missing.add("the grid of bays");
         }
-        if (site.drifts() == null) {
+        if (!job.roof().fabric().flat()) {
+            missing.add("a flat roof: members of pitched ones are not checked yet");
+        } else if (site.drifts() == null) {
             missing.add("the ground snow load");
         }
-        if (!holdDown.established()) {
+        if (!holdDown.established() && job.roof().takesTrays()) {
             missing.add("the ballast");
         }
         return missing;

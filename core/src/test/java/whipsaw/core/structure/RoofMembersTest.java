@@ -279,6 +279,20 @@ class RoofMembersTest {
     }
 
     @Test
+    void aBayTheRoofHasNotIsNamed() {
+        Map<String, Object> structure = structure("y", "2 m");
+        Map<String, Object> members = new LinkedHashMap<>(
+                (Map<String, Object>) ((List<Map<String, Object>>) structure.get("members")).get(0));
+        members.put("bays", "B2, Z9");
+        structure.put("members", List.of(members));
+        Design d = design(structure);
+        assertThat(d.members().missing()).singleElement().asString().contains("Z9 of Joists");
+        assertThat(d.members().sets()).hasSize(1);
+        assertThat(d.members().sets().get(0).members())
+                .allSatisfy(m -> assertThat(m.line().number()).startsWith("B2-"));
+    }
+
+    @Test
     void aWorkingSaysWhatIsPutIn() {
         Design d = design(structure("y", "2 m"));
         String worst = d.members().sets().get(0).worst().line().number();

@@ -45,6 +45,8 @@ public final class BusyRoof {
         }
         roof.put("outline", Map.of("kind", "drawn", "corners", corners));
         roof.put("parapets", List.of());
+        roof.remove("structure");
+        roof.remove("buildUps");
         roof.put("obstructions", things);
         job.put("roof", roof);
         Map<String, Object> project = new LinkedHashMap<>((Map<String, Object>) job.get("project"));

@@ -72,7 +72,7 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
             clearances.add(new SeismicDisplacement.Clearance(kind, least, t.value("clear_" + kind)));
         }
         for (Job.Obstruction o : job.roof().obstructions()) {
-            double least = o.height().si() > 0 ? near(RoofPlan.footprint(o), layout) : Double.POSITIVE_INFINITY;
+            double least = o.height().si() > 0 ? near(RoofPlan.footprint(o), runs) : Double.POSITIVE_INFINITY;
             if (least < FAR_M) {
                 names.add(o.name());
                 clearances.add(new SeismicDisplacement.Clearance("obstruction", least, t.value("clear_obstruction")));
@@ -112,20 +112,20 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         return runs;
     }
 
-    /** Distance from a thing to the nearest module; infinite beyond what could matter. */
-    private static double near(Polygon thing, ArrayLayout layout) {
-        Envelope box = new Envelope(thing.getEnvelopeInternal());
-        box.expandBy(FAR_M);
-        double least = Double.POSITIVE_INFINITY;
-        for (ArrayLayout.Module m : layout.modules()) {
-            Coordinate[] c = layout.corners(m);
-            if (box.contains(c[0])) {
-                Polygon module = thing.getFactory().createPolygon(new Coordinate[] {c[0], c[1], c[2], c[3], c[0]});
-                least = thing.getEnvelopeInternal().distance(module.getEnvelopeInternal()) < least
-                        ? Math.min(least, thing.distance(module))
-                        : least;
+    /** Distance from a thing to the nearest modules; infinite beyond what could matter. */
+    private static double near(Polygon thing, List<Coordinate[]> runs) {
+        Envelope box = thing.getEnvelopeInternal();
+        double least = FAR_M;
+        for (Coordinate[] c : runs) {
+            Envelope run = new Envelope(c[0], c[2]);
+            run.expandToInclude(c[1]);
+            run.expandToInclude(c[3]);
+            if (box.distance(run) < least) {
+                least = Math.min(least, thing.distance(thing.getFactory().createPolygon(new Coordinate[] {
+                    c[0], c[1], c[2], c[3], c[0]
+                })));
             }
         }
-        return least;
+        return least < FAR_M ? least : Double.POSITIVE_INFINITY;
     }
 }

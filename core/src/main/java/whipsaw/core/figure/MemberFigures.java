@@ -18,6 +18,8 @@ import whipsaw.core.working.Working;
 
 /** The working of one roof member: what it carries before and after, and what it takes. */
 final class MemberFigures {
+    private static final double NEWTON_METRE_PER_POUND_FOOT = 0.3048 * 4.4482216152605;
+
     private final Design design;
     private final UnitSystem units;
     private final RoofMembers.Member member;
@@ -145,8 +147,8 @@ final class MemberFigures {
 
     private String moment(double nm) {
         return units == UnitSystem.US
-                ? Show.number(nm / 1.3558179483314004, 0) + " lbf·ft [" + Show.number(nm / 1000, 2) + " kNm]"
-                : Show.number(nm / 1000, 2) + " kNm [" + Show.number(nm / 1.3558179483314004, 0) + " lbf·ft]";
+                ? Show.number(nm / NEWTON_METRE_PER_POUND_FOOT, 0) + " lbf·ft [" + Show.number(nm / 1000, 2) + " kNm]"
+                : Show.number(nm / 1000, 2) + " kNm [" + Show.number(nm / NEWTON_METRE_PER_POUND_FOOT, 0) + " lbf·ft]";
     }
 
     private void section() {

@@ -45,7 +45,7 @@ public final class FlushPanel {
             PanelTables tables) {
         double areaFt2 = Unit.SQUARE_FOOT.fromSi(areaM2);
         double gammaA = tables.areaFactor().at(areaFt2);
-        double gammaE = edgeFactorActs ? 1.5 : 1.0;
+        double gammaE = edgeFactorActs ? TiltedArray.EDGE_FACTOR : 1.0;
         double suction = up.at(areaFt2);
         double pressure = down == null ? Double.NaN : down.at(areaFt2);
         return new Pressure(

@@ -17,6 +17,9 @@ public final class TiltedArray {
     /** Distance from a row end, in chords, within which an exposed panel takes the edge factor. */
     public static final double EDGE_FACTOR_REACH = 1.5;
 
+    /** Array edge factor on the uplift of exposed panels at a row's end. */
+    static final double EDGE_FACTOR = 1.5;
+
     private TiltedArray() {}
 
     /**
@@ -107,7 +110,7 @@ public final class TiltedArray {
         double normalisedFt2 = 1000 / (base * base) * areaFt2;
         double gammaP = Math.min(1.2, 0.9 + s.parapetM() / s.meanRoofHeightM());
         double gammaC = Math.max(0.6 + 0.06 * Unit.FOOT.fromSi(s.chordM()), 0.8);
-        double gammaE = edgeFactorActs ? 1.5 : 1.0;
+        double gammaE = edgeFactorActs ? EDGE_FACTOR : 1.0;
         double nominal = tables.gcrnNominal(zone, s.tiltDeg(), normalisedFt2);
         double downPa = s.velocityPressurePa() * gammaP * gammaC * nominal;
         return new Pressure(

@@ -1,6 +1,7 @@
 package whipsaw.core.structure;
 
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
@@ -27,7 +28,6 @@ public record FootPressure(
         double strengthPa,
         double lastingMostPa,
         double withSnowMostPa) {
-    private static final double GRAVITY = 9.80665;
     private static final int FEET = 4;
 
     /** Null while the foot or the insulation is not known, or nothing stands on the roof. */
@@ -49,7 +49,7 @@ public record FootPressure(
         }
         double area = job.array().tray().footLength().si()
                 * job.array().tray().footWidth().si();
-        double lasting = kg[worst] * GRAVITY / FEET / area;
+        double lasting = kg[worst] * Ballast.GRAVITY / FEET / area;
         double snow = site.snow() == null
                 ? Double.NaN
                 : site.snow().roofPa() * layout.alongM() * layout.depthM() / FEET / area;

@@ -2,6 +2,7 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
@@ -23,8 +24,10 @@ final class MemberLoads {
     private final boolean liveUnderArray;
     private final boolean smallIncrease;
     private final List<Foot> feet;
-    private final MemberTables tables;
-    private final String family;
+    private final Function<String, MemberTables.Resistance> resistance;
+    private final double smallRatio;
+    private final double totalSpanOver;
+    private final double variableSpanOver;
     private final List<MemberTables.Combination> strength;
     private final List<MemberTables.Combination> service;
 
@@ -36,8 +39,10 @@ final class MemberLoads {
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
-        this.tables = tables;
-        this.family = family;
+        this.resistance = material -> tables.resistance(family, material);
+        this.smallRatio = tables.limit("small_increase_ratio");
+        this.totalSpanOver = tables.limit("deflection_total_span_over");
+        this.variableSpanOver = tables.limit("deflection_variable_span_over");
         this.strength = tables.combinations(family, true);
         this.service = tables.combinations(family, false);
     }
@@ -117,16 +122,14 @@ final class MemberLoads {
         MemberLines.Line a = high > 0 ? lines.get(high - 1) : null;
         MemberLines.Line b = high < lines.size() ? lines.get(high) : null;
         boolean apart = a != null && b != null && b.lowM() > a.highM() + 1e-6;
-        double from = a != null && !apart ? a.atM() : b == null ? across : 2 * b.lowM() - b.atM();
-        double to = b != null && !apart ? b.atM() : a == null ? across : 2 * a.highM() - a.atM();
         if (a != null) {
-            double end = apart ? 2 * a.highM() - a.atM() : to;
+            double end = b != null && !apart ? b.atM() : 2 * a.highM() - a.atM();
             if (across <= end) {
                 standing.get(high - 1).add(along, foot, end > a.atM() ? (end - across) / (end - a.atM()) : 1);
             }
         }
         if (b != null) {
-            double begin = apart ? 2 * b.lowM() - b.atM() : from;
+            double begin = a != null && !apart ? a.atM() : 2 * b.lowM() - b.atM();
             if (across >= begin) {
                 standing.get(high).add(along, foot, (across - begin) / (b.atM() - begin));
             }
@@ -152,7 +155,7 @@ final class MemberLoads {
         double increase = Math.max(
                 after.moment().effect() / before.moment().effect(),
                 after.shear().effect() / before.shear().effect());
-        boolean small = smallIncrease && !after.ok() && Limits.atMost(increase, tables.limit("small_increase_ratio"));
+        boolean small = smallIncrease && !after.ok() && Limits.atMost(increase, smallRatio);
         List<String> done = new ArrayList<>();
         if (doubled) {
             done.add("doubled");
@@ -228,11 +231,11 @@ final class MemberLoads {
             mostMoment = perMetre * spanM * spanM / 8;
             mostShear = perMetre * spanM / 2;
         } else {
+            MemberTables.Resistance r = resistance.apply(type.material());
             double fv =
                     type.shear() == null ? type.strength().si() : type.shear().si();
-            mostMoment =
-                    type.strength().si() * RoofMembers.factor(tables, family, type, true) * section.modulusM3() * count;
-            mostShear = fv * RoofMembers.factor(tables, family, type, false) * section.shearM2() * count;
+            mostMoment = type.strength().si() * r.bending() * section.modulusM3() * count;
+            mostShear = fv * r.shear() * section.shearM2() * count;
         }
         for (MemberTables.Combination c : strength) {
             Beam.Effect e = Beam.of(spanM, loads.all(c));
@@ -241,8 +244,8 @@ final class MemberLoads {
         }
         MemberState.Part total = null;
         MemberState.Part variable = null;
-        double mostTotal = spanM / tables.limit("deflection_total_span_over");
-        double mostVariable = spanM / tables.limit("deflection_variable_span_over");
+        double mostTotal = spanM / totalSpanOver;
+        double mostVariable = spanM / variableSpanOver;
         for (MemberTables.Combination c : service) {
             if (section == null) {
                 // a load table states the variable load at its own limit of deflection

@@ -9,14 +9,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
-import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
-import whipsaw.core.table.MemberTables;
 
 /**
  * Members of the roof before and after the array, each a simple span under the roof it carries and under the feet of
@@ -27,8 +26,6 @@ import whipsaw.core.table.MemberTables;
  * @param missing what has to be known before anything is established
  */
 public record RoofMembers(List<Checked> sets, List<String> missing) {
-    private static final double GRAVITY = 9.80665;
-
     public RoofMembers {
         sets = List.copyOf(sets);
         missing = List.copyOf(missing);
@@ -95,11 +92,6 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             double driftRight,
             double arrayLeft,
             double arrayRight) {}
-
-    /** Nothing is known of what carries the roof. */
-    public boolean unknown() {
-        return sets.isEmpty() && missing.isEmpty();
-    }
 
     public static RoofMembers of(
             Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
@@ -182,15 +174,9 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             Coordinate[] c = layout.corners(m);
             double area = layout.alongM() * layout.depthM() / 4;
             for (int i = 0; i < 4; i++) {
-                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * GRAVITY / 4, area));
+                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area));
             }
         }
         return feet;
-    }
-
-    /** What a section resists by the tables of a family, of a number of members side by side. */
-    static double factor(MemberTables tables, String family, MemberType type, boolean bending) {
-        MemberTables.Resistance r = tables.resistance(family, type.material());
-        return bending ? r.bending() : r.shear();
     }
 }

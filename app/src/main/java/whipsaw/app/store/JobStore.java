@@ -8,7 +8,9 @@ import static whipsaw.app.store.tables.Tables.REVISION_NAME;
 import java.text.Normalizer;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.Collections;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,6 +18,7 @@ import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record;
+import org.jooq.SelectField;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,7 +29,30 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class JobStore {
+    private static final int KEPT = 16;
+
+    private static final List<SelectField<?>> HEAD = List.of(
+            REVISION.JOB_ID,
+            REVISION.NUMBER,
+            REVISION.SHOWS,
+            REVISION.MADE_ON,
+            REVISION.KIND,
+            REVISION.WHO,
+            REVISION.AT,
+            REVISION.WORDS);
+
     private final DSLContext db;
+
+    /** Documents read lately, which nobody may alter, by job, number and moment: a revision never changes. */
+    private final Map<String, Map<String, Object>> documents =
+            Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
+                private static final long serialVersionUID = 1L;
+
+                @Override
+                protected boolean removeEldestEntry(Map.Entry<String, Map<String, Object>> eldest) {
+                    return size() > KEPT;
+                }
+            });
 
     public JobStore(DSLContext db) {
         this.db = db;
@@ -153,25 +179,25 @@ public class JobStore {
 
     /** The newest revision of a job. */
     public Optional<Revision> latest(String slug) {
-        return db.select()
+        return db.select(HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
-                .fetchOptional(JobStore::revision);
+                .fetchOptional(this::revision);
     }
 
     /** One revision of a job. */
     public Optional<Revision> revision(String slug, int number) {
-        return db.select()
+        return db.select(HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .and(REVISION.NUMBER.eq(number))
-                .fetchOptional(JobStore::revision);
+                .fetchOptional(this::revision);
     }
 
     /** Gives a revision a name; an empty one takes its name away. */
@@ -224,14 +250,7 @@ public class JobStore {
 
     /** The last revisions, newest first, without their documents. */
     public List<Revision> history(String slug, int most) {
-        return db.select(
-                        REVISION.NUMBER,
-                        REVISION.SHOWS,
-                        REVISION.MADE_ON,
-                        REVISION.KIND,
-                        REVISION.WHO,
-                        REVISION.AT,
-                        REVISION.WORDS)
+        return db.select(HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
@@ -278,11 +297,12 @@ public class JobStore {
     public Optional<Integer> redo(String slug, String who) {
         int job = id(slug);
         Revision latest = latest(slug).orElseThrow();
-        return db.selectFrom(REVISION)
+        return db.select(HEAD)
+                .from(REVISION)
                 .where(nextEdit(job, latest.shows()))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
-                .fetchOptional(JobStore::revision)
+                .fetchOptional(this::revision)
                 .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
     }
 
@@ -316,25 +336,37 @@ public class JobStore {
     }
 
     private List<Revision> since(int job, int base) {
-        return db.select()
+        return db.select(HEAD)
                 .from(REVISION)
                 .where(REVISION.JOB_ID.eq(job))
                 .and(REVISION.NUMBER.gt(base))
                 .orderBy(REVISION.NUMBER)
-                .fetch(JobStore::revision);
+                .fetch(this::revision);
     }
 
     private Revision revision(int job, int number) {
-        return db.select()
+        return db.select(HEAD)
                 .from(REVISION)
                 .where(REVISION.JOB_ID.eq(job))
                 .and(REVISION.NUMBER.eq(number))
-                .fetchOptional(JobStore::revision)
+                .fetchOptional(this::revision)
                 .orElseThrow(() -> new StoreException("there is no revision " + number));
     }
 
-    private static Revision revision(Record r) {
-        return revision(r, Json.object(r.get(REVISION.DOCUMENT)));
+    private Revision revision(Record r) {
+        int job = r.get(REVISION.JOB_ID);
+        int number = r.get(REVISION.NUMBER);
+        String key = job + "/" + number + "/" + r.get(REVISION.AT);
+        Map<String, Object> document = documents.get(key);
+        if (document == null) {
+            document = Json.frozen(db.select(REVISION.DOCUMENT)
+                    .from(REVISION)
+                    .where(REVISION.JOB_ID.eq(job))
+                    .and(REVISION.NUMBER.eq(number))
+                    .fetchOne(REVISION.DOCUMENT));
+            documents.put(key, document);
+        }
+        return revision(r, document);
     }
 
     private static Revision revision(Record r, Map<String, Object> document) {

@@ -1,5 +1,7 @@
 package whipsaw.app.store;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.core.JacksonException;
@@ -43,6 +45,21 @@ public final class Json {
             return (Map<String, Object>) map;
         }
         throw new NotJson("$ is no JSON object");
+    }
+
+    /** The same as a tree nobody may alter. */
+    @SuppressWarnings("unchecked")
+    static Map<String, Object> frozen(String text) {
+        return (Map<String, Object>) frozen((Object) object(text));
+    }
+
+    private static Object frozen(Object value) {
+        if (value instanceof Map<?, ?> map) {
+            Map<Object, Object> result = new LinkedHashMap<>();
+            map.forEach((k, v) -> result.put(k, frozen(v)));
+            return Collections.unmodifiableMap(result);
+        }
+        return value instanceof List<?> list ? list.stream().map(Json::frozen).toList() : value;
     }
 
     public static List<?> list(String text) {

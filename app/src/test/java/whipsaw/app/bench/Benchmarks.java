@@ -38,13 +38,12 @@ public final class Benchmarks {
                 .append(Runtime.getRuntime().availableProcessors())
                 .append(" cores, Java ")
                 .append(System.getProperty("java.version"))
-                .append(
-                        ", with the flags `./whipsaw demo` uses (serial collector, one compiler tier, 512 MB heap).\n\n");
+                .append(", with the flags `./whipsaw demo` uses (serial collector, 512 MB heap).\n\n");
         text.append(
                 "## Re-solve, warm (JMH, average)\n\n| modules | ms | ns per n log n | wanted |\n|---|---|---|---|\n");
         Collection<RunResult> results = new Runner(new OptionsBuilder()
                         .include(SolveBenchmark.class.getName())
-                        .jvmArgs("-XX:+UseSerialGC", "-XX:TieredStopAtLevel=1", "-Xmx512m")
+                        .jvmArgs("-XX:+UseSerialGC", "-Xmx512m")
                         .build())
                 .run();
         Solver solver = new Solver(CodeTables.shipped());

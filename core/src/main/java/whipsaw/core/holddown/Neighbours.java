@@ -2,17 +2,15 @@ package whipsaw.core.holddown;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.roof.RoofPlan;
 
 /** What stands beside, before and behind each module, for the array edge factor. */
 final class Neighbours {
     private final ArrayLayout layout;
-    private final RoofPlan plan;
     private final double openM;
-    private static final double FIRST_REACH_M = 8;
-
+    private final EdgesAlong alongRow;
+    private final EdgesAlong acrossRows;
     private final List<List<ArrayLayout.Module>> rows = new ArrayList<>();
 
     /** A side of a module with what is there. */
@@ -23,8 +21,9 @@ final class Neighbours {
      */
     Neighbours(ArrayLayout layout, RoofPlan plan, double openM) {
         this.layout = layout;
-        this.plan = plan;
         this.openM = openM;
+        alongRow = new EdgesAlong(plan.edges(), layout.frame(), true);
+        acrossRows = new EdgesAlong(plan.edges(), layout.frame(), false);
         for (int i = 0; i <= layout.rows(); i++) {
             rows.add(new ArrayList<>());
         }
@@ -36,17 +35,22 @@ final class Neighbours {
         List<Side> open = new ArrayList<>(4);
         double midS = m.s() + layout.alongM() / 2;
         double midT = m.t() + layout.depthM() / 2;
-        add(open, "left", gapLeft(m), m.s(), midT, -1, 0, true);
-        add(open, "right", gapRight(m), m.s() + layout.alongM(), midT, 1, 0, true);
-        add(open, "front", gapAcross(m, -1), midS, m.t(), 0, -1, false);
-        add(open, "rear", gapAcross(m, 1), midS, m.t() + layout.depthM(), 0, 1, false);
+        along(open, "left", gapLeft(m), m.s(), midT, -1);
+        along(open, "right", gapRight(m), m.s() + layout.alongM(), midT, 1);
+        across(open, "front", gapAcross(m, -1), midS, m.t(), -1);
+        across(open, "rear", gapAcross(m, 1), midS, m.t() + layout.depthM(), 1);
         return open;
     }
 
-    private void add(
-            List<Side> open, String name, double gap, double s, double t, double ds, double dt, boolean alongRow) {
+    private void along(List<Side> open, String name, double gap, double s, double t, int way) {
         if (gap > openM) {
-            open.add(new Side(name, toBuildingEdge(s, t, ds, dt), gap, alongRow));
+            open.add(new Side(name, alongRow.first(s, t, way), gap, true));
+        }
+    }
+
+    private void across(List<Side> open, String name, double gap, double s, double t, int way) {
+        if (gap > openM) {
+            open.add(new Side(name, acrossRows.first(t, s, way), gap, false));
         }
     }
 
@@ -102,42 +106,6 @@ final class Neighbours {
             }
         }
         return false;
-    }
-
-    private double toBuildingEdge(double s, double t, double ds, double dt) {
-        Coordinate from = layout.frame().plan(s, t);
-        Coordinate way = layout.frame().plan(ds, dt);
-        double reach = FIRST_REACH_M;
-        while (true) {
-            Coordinate to = new Coordinate(from.x + way.x * reach, from.y + way.y * reach);
-            List<RoofPlan.Edge> near = plan.index().near(new Coordinate[] {from, to}, 0);
-            double least = nearest(from, way, near);
-            // an edge that the reach misses lies beyond it
-            if (least <= reach || near.size() == plan.edges().size() || reach > plan.longSideM() * 2) {
-                return least;
-            }
-            reach *= 2;
-        }
-    }
-
-    private static double nearest(Coordinate from, Coordinate way, List<RoofPlan.Edge> edges) {
-        double least = Double.POSITIVE_INFINITY;
-        for (RoofPlan.Edge edge : edges) {
-            double ex = edge.to().x - edge.from().x;
-            double ey = edge.to().y - edge.from().y;
-            double cross = way.x * ey - way.y * ex;
-            if (Math.abs(cross) < 1e-12) {
-                continue;
-            }
-            double px = edge.from().x - from.x;
-            double py = edge.from().y - from.y;
-            double distance = (px * ey - py * ex) / cross;
-            double part = (px * way.y - py * way.x) / cross;
-            if (distance >= 0 && part >= 0 && part <= 1) {
-                least = Math.min(least, distance);
-            }
-        }
-        return least;
     }
 
     /**

@@ -2,10 +2,6 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
-import org.locationtech.jts.algorithm.Distance;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
-import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -57,22 +53,17 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         ParameterTable t = tables.seismic();
         List<String> names = new ArrayList<>();
         List<SeismicDisplacement.Clearance> clearances = new ArrayList<>();
-        List<Coordinate[]> runs = runs(layout);
+        RunIndex runs = new RunIndex(layout);
         for (RoofPlan.Edge e : plan.edges()) {
-            Coordinate[] face = e.parapet();
-            double least = Double.POSITIVE_INFINITY;
-            for (Coordinate[] run : runs) {
-                for (int i = 0; i < run.length; i++) {
-                    least = Math.min(
-                            least, Distance.segmentToSegment(run[i], run[(i + 1) % run.length], face[3], face[2]));
-                }
-            }
+            double least = runs.distance(e.parapet()[3], e.parapet()[2]);
             String kind = e.parapetHeightM() > 0 ? "edge_with_curb" : "edge_without_curb";
             names.add("edge " + e.number() + (e.parapetHeightM() > 0 ? ", parapet" : ", open"));
             clearances.add(new SeismicDisplacement.Clearance(kind, least, t.value("clear_" + kind)));
         }
         for (Job.Obstruction o : job.roof().obstructions()) {
-            double least = o.height().si() > 0 ? near(RoofPlan.footprint(o), runs) : Double.POSITIVE_INFINITY;
+            double least = o.height().si() > 0
+                    ? runs.distance(RoofPlan.footprint(o).getCoordinates())
+                    : Double.POSITIVE_INFINITY;
             if (least < FAR_M) {
                 names.add(o.name());
                 clearances.add(new SeismicDisplacement.Clearance("obstruction", least, t.value("clear_obstruction")));
@@ -94,38 +85,5 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         }
         rooms.sort((a, b) -> Double.compare(a.margin(), b.margin()));
         return new ArraySeismic(missing, s, rooms);
-    }
-
-    /** Corners of the modules side by side in each row, taken together. */
-    private static List<Coordinate[]> runs(ArrayLayout layout) {
-        List<Coordinate[]> runs = new ArrayList<>();
-        for (ArrayLayout.Run run : layout.runs()) {
-            double t = layout.modules().get(run.firstIndex()).t();
-            double far = t + layout.depthM();
-            runs.add(new Coordinate[] {
-                layout.frame().plan(run.from(), t),
-                layout.frame().plan(run.to(), t),
-                layout.frame().plan(run.to(), far),
-                layout.frame().plan(run.from(), far)
-            });
-        }
-        return runs;
-    }
-
-    /** Distance from a thing to the nearest modules; infinite beyond what could matter. */
-    private static double near(Polygon thing, List<Coordinate[]> runs) {
-        Envelope box = thing.getEnvelopeInternal();
-        double least = FAR_M;
-        for (Coordinate[] c : runs) {
-            Envelope run = new Envelope(c[0], c[2]);
-            run.expandToInclude(c[1]);
-            run.expandToInclude(c[3]);
-            if (box.distance(run) < least) {
-                least = Math.min(least, thing.distance(thing.getFactory().createPolygon(new Coordinate[] {
-                    c[0], c[1], c[2], c[3], c[0]
-                })));
-            }
-        }
-        return least < FAR_M ? least : Double.POSITIVE_INFINITY;
     }
 }

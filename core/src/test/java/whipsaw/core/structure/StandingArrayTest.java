@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
@@ -39,6 +41,41 @@ class StandingArrayTest {
         assertThat(strong.seismic().displacement().displacementM()).isCloseTo(7.2 * 0.3048, within(1e-9));
         assertThat(room(strong).remark()).contains("more than 6 stories", "too little room");
         assertThat(Jobs.pairedDesign().seismic()).isNull();
+    }
+
+    @Test
+    void theNearestModulesAreFoundWhereverAThingStands() {
+        Design d = Jobs.design("array.facing", Map.of("azimuth", "160 deg"));
+        var factory = d.plan().outline().getFactory();
+        var frame = d.layout().frame();
+        RunIndex index = new RunIndex(d.layout());
+        Random random = new Random(3);
+        var box = d.plan().outline().getEnvelopeInternal();
+        for (int i = 0; i < 200; i++) {
+            double x = box.getMinX() + (random.nextDouble() * 1.4 - 0.2) * box.getWidth();
+            double y = box.getMinY() + (random.nextDouble() * 1.4 - 0.2) * box.getHeight();
+            Coordinate[] thing = {
+                new Coordinate(x, y),
+                new Coordinate(x + 4 * random.nextDouble(), y + random.nextDouble()),
+                new Coordinate(x + 1, y + 1 + 3 * random.nextDouble()),
+                new Coordinate(x, y)
+            };
+            double least = d.layout().runs().stream()
+                    .mapToDouble(run -> {
+                        double t = d.layout().modules().get(run.firstIndex()).t();
+                        double far = t + d.layout().depthM();
+                        return factory.createPolygon(thing).distance(factory.createPolygon(new Coordinate[] {
+                            frame.plan(run.from(), t),
+                            frame.plan(run.to(), t),
+                            frame.plan(run.to(), far),
+                            frame.plan(run.from(), far),
+                            frame.plan(run.from(), t)
+                        }));
+                    })
+                    .min()
+                    .orElseThrow();
+            assertThat(index.distance(thing)).isCloseTo(least, within(1e-9));
+        }
     }
 
     @Test

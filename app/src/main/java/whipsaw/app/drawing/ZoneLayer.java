@@ -12,6 +12,7 @@ import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.RoofZones;
@@ -44,9 +45,16 @@ final class ZoneLayer {
         this.svg = svg;
         this.textM = textM;
         this.id = paper ? "p" : "s";
-        RoofZones zones = design.site().zones();
-        this.later = !patient && plan.edges().size() > CORNERS_AT_ONCE && !zones.areasAtHand();
-        this.areas = later ? List.of() : zones.areas();
+        RoofZones zones = zones(design);
+        this.later = zones != null && !patient && plan.edges().size() > CORNERS_AT_ONCE && !zones.areasAtHand();
+        this.areas = later || zones == null ? List.of() : zones.areas();
+    }
+
+    /** Null on a pitched roof for which there is no method. */
+    static RoofZones zones(Design design) {
+        return design.faceWind() == null
+                ? design.site().zones()
+                : design.faceWind().zones();
     }
 
     void patterns() {
@@ -65,10 +73,6 @@ final class ZoneLayer {
     }
 
     void shapes() {
-        if (!design.job().roof().fabric().flat()) {
-            // the zones of pitched roofs are another matter than those of flat ones
-            return;
-        }
         svg.open("g", "class=\"layer-zones\"" + (later ? " data-later=\"\"" : ""));
         for (RoofZones.Area area : areas) {
             if (area.rank() > 0) {
@@ -80,10 +84,6 @@ final class ZoneLayer {
 
     /** One name for every separate part of a zone, where there is a place for it. */
     void names() {
-        if (!design.job().roof().fabric().flat()) {
-            // the zones of pitched roofs are another matter than those of flat ones
-            return;
-        }
         svg.open("g", "class=\"layer-zones\"" + (later ? " data-later=\"\"" : ""));
         Set<String> named = new HashSet<>();
         for (RoofZones.Area area : areas) {
@@ -128,7 +128,11 @@ final class ZoneLayer {
             if (part.covers(part.getFactory().createPoint(at))) {
                 double angle = Math.toDegrees(
                         Math.atan2(-layout.frame().alongY(), layout.frame().alongX()));
-                flag(at, Math.min(textM, (band[3] - band[2]) * 0.9), PlanDrawing.readable(angle), "zone " + name);
+                flag(
+                        at,
+                        Math.min(textM, (band[3] - band[2]) * 0.9),
+                        PlanDrawing.readable(angle),
+                        "zone " + FaceWind.shown(name));
                 return List.of(name);
             }
         }
@@ -154,7 +158,7 @@ final class ZoneLayer {
                 }
             }
         }
-        flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, "zone " + area.name());
+        flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, "zone " + FaceWind.shown(area.name()));
     }
 
     /** Room for a name: its half width counts along the sheet, its half height across. */
@@ -200,7 +204,7 @@ final class ZoneLayer {
             }
         }
         double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
-        flag(at, size, PlanDrawing.readable(angle), "zone " + name);
+        flag(at, size, PlanDrawing.readable(angle), "zone " + FaceWind.shown(name));
         return true;
     }
 

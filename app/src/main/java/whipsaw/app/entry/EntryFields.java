@@ -38,6 +38,11 @@ abstract class EntryFields {
         return new EntryForm.Input(path, label, value, "", hint, List.of(), "optional", false);
     }
 
+    /** A number that may be left out; NaN is none. */
+    final EntryForm.Input optionalNumber(String path, String label, double value, String hint) {
+        return optionalText(path, label, Double.isNaN(value) ? "" : Show.number(value, 4), hint);
+    }
+
     /** Distances one after the other; {@code absent} says what holds without. */
     final EntryForm.Input spacings(String path, String label, Dimension dimension, Spacings s, String absent) {
         String hint = s == null

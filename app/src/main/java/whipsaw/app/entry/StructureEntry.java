@@ -31,7 +31,14 @@ public final class StructureEntry extends EntryFields {
         members.put("name", "Joists");
         members.put("kind", "joist");
         members.put("along", "y");
-        members.put("spacing", us ? "~6 ft" : "~1.8 m");
+        if (job.roof().fabric().flat()) {
+            members.put("spacing", us ? "~6 ft" : "~1.8 m");
+        } else {
+            members.put("name", "Purlins");
+            members.put("kind", "purlin");
+            members.put("along", "x");
+            members.put("surveyed", true);
+        }
         members.put("type", Map.of("catalogue", us ? "member/i-12-26" : "member/i-200-100"));
         List<New> all = new ArrayList<>(List.of(new New("Add members", PATH + ".members", Json.write(members))));
         for (Structure.Members m : job.roof().fabric().structure().members()) {
@@ -65,26 +72,12 @@ public final class StructureEntry extends EntryFields {
                         "allowed by the existing-building rule",
                         "not used",
                         "5 % more gravity load effect, where adopted; an engineer confirms")));
+        boolean pitched = !job.roof().fabric().flat();
+        if (pitched) {
+            groups.add(onFaces(s.onFaces()));
+        }
         for (Structure.Members m : s.members()) {
-            String path = PATH + ".members[id=" + m.id() + "]";
-            groups.add(new EntryForm.Group(
-                    m.name(),
-                    "",
-                    path,
-                    List.of(
-                            text(path + ".name", "Name", m.name()),
-                            choice(path + ".kind", "Kind", m.kind(), Structure.KINDS),
-                            part(path + ".type", "Section", "member", m.type().info()),
-                            choice(path + ".along", "Spans along", m.alongX() ? "x" : "y", List.of("x", "y")),
-                            spacings(path + ".spacing", "Spacing", Dimension.ROOF_LENGTH, m.spacing(), ""),
-                            measure(
-                                    path + ".first",
-                                    "First from the grid line",
-                                    Dimension.ROOF_LENGTH,
-                                    m.first(),
-                                    "on it"),
-                            optionalText(
-                                    path + ".bays", "Bays", String.join(", ", m.bays()), "as B2, C2; empty: all"))));
+            groups.add(members(m, pitched));
         }
         for (Structure.Work w : s.works()) {
             String path = PATH + ".works[id=" + w.id() + "]";
@@ -109,6 +102,43 @@ public final class StructureEntry extends EntryFields {
                                     "as 2026-05-31"))));
         }
         return groups;
+    }
+
+    private EntryForm.Group onFaces(Structure.OnFaces faces) {
+        String path = PATH + ".onFaces";
+        return plain(
+                "Loads of pitched faces",
+                measure(path + ".array", "Array parallel to the roof", Dimension.LOAD, faces.array(), "not known"),
+                measure(path + ".snow", "Uneven snow, engineer's", Dimension.LOAD, faces.snow(), "none at hand"),
+                measure(path + ".uplift", "Net uplift, engineer's", Dimension.LOAD, faces.uplift(), "none at hand"),
+                yesNo(
+                        path + ".partlyEnclosed",
+                        "Openings",
+                        faces.partlyEnclosed(),
+                        "may put it under pressure",
+                        "enclosed",
+                        "doors that stand open on one side make it partially enclosed"));
+    }
+
+    private EntryForm.Group members(Structure.Members m, boolean pitched) {
+        String path = PATH + ".members[id=" + m.id() + "]";
+        List<EntryForm.Input> inputs = new ArrayList<>(List.of(
+                text(path + ".name", "Name", m.name()),
+                choice(path + ".kind", "Kind", m.kind(), Structure.KINDS),
+                part(path + ".type", "Section", "member", m.type().info()),
+                choice(path + ".along", "Spans along", m.alongX() ? "x" : "y", List.of("x", "y"))));
+        if (!m.surveyed()) {
+            inputs.add(spacings(path + ".spacing", "Spacing", Dimension.ROOF_LENGTH, m.spacing(), ""));
+            inputs.add(measure(path + ".first", "First from the grid line", Dimension.ROOF_LENGTH, m.first(), "on it"));
+        }
+        inputs.add(optionalText(path + ".bays", "Bays", String.join(", ", m.bays()), "as B2, C2; empty: all"));
+        if (pitched) {
+            inputs.add(optionalNumber(
+                    path + ".freeFlange", "Share with a free flange", m.freeFlange(), "of the moment, when lifted"));
+            inputs.add(measure(
+                    path + ".connection", "Uplift an end hands on", Dimension.FORCE, m.connection(), "not known"));
+        }
+        return new EntryForm.Group(m.name(), "", path, inputs);
     }
 
     private static EntryForm.Input yesNo(String path, String label, boolean value, String yes, String no, String hint) {

@@ -6,6 +6,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
@@ -16,7 +17,11 @@ import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 
-/** Everything that follows from a job. */
+/**
+ * Everything that follows from a job.
+ *
+ * @param faceWind what the wind does to a pitched roof; null for a flat one
+ */
 public record Design(
         Job job,
         RoofPlan plan,
@@ -26,6 +31,7 @@ public record Design(
         Circuits circuits,
         AcRun run,
         RoofLoads loads,
+        FaceWind faceWind,
         RoofMembers members,
         ArraySeismic seismic,
         FootPressure feet,

@@ -8,6 +8,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.CircuitStage;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.HoldDownStage;
 import whipsaw.core.job.Job;
@@ -59,12 +60,14 @@ public final class Solver {
         Circuits circuits = CircuitStage.of(job, layout);
         AcRun run = AcRun.of(job, circuits, tables);
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
-        RoofMembers members = RoofMembers.of(job, plan, site, layout, holdDown, tables);
+        FaceWind wind = FaceWind.of(job, plan, tables);
+        RoofMembers members = RoofMembers.of(job, plan, site, wind, layout, holdDown, tables);
         ArraySeismic seismic = ArraySeismic.of(job, plan, layout, holdDown, tables);
         FootPressure feet = FootPressure.of(job, site, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, members, seismic, feet, counts, List.of());
+                job, plan, site, layout, holdDown, circuits, run, loads, wind, members, seismic, feet, counts,
+                List.of());
         return new Design(
                 job,
                 plan,
@@ -74,6 +77,7 @@ public final class Solver {
                 circuits,
                 run,
                 loads,
+                wind,
                 members,
                 seismic,
                 feet,

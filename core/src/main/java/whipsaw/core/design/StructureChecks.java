@@ -13,6 +13,7 @@ import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
@@ -40,6 +41,12 @@ final class StructureChecks {
         }
         for (RoofMembers.Checked checked : members.sets()) {
             checks.add(set(checked));
+            if (design.faceWind() != null) {
+                checks.add(lifted(design, checked));
+            }
+        }
+        if (design.faceWind() != null && !members.sets().isEmpty()) {
+            checks.add(unevenSnow(design));
         }
         for (Structure.Work work : design.job().roof().fabric().structure().works()) {
             checks.add(signed(design, work));
@@ -178,6 +185,76 @@ final class StructureChecks {
                 figure,
                 failing.size() + " of " + checked.members().size()
                         + " carry too much: fewer modules here, strengthening, or another bay");
+    }
+
+    private static Check lifted(Design design, RoofMembers.Checked checked) {
+        UnitSystem units = design.job().project().units();
+        String id = "roof.lifted-" + checked.set().id();
+        String title = checked.set().name() + " lifted by the wind";
+        String source = "simple spans under the net uplift of the roof, with and without modules";
+        RoofMembers.Member worst = checked.lifted();
+        List<String> missing = new ArrayList<>();
+        if (worst == null) {
+            missing.add(design.faceWind().missing() + " (or an engineer's uplift)");
+        }
+        if (Double.isNaN(checked.set().freeFlange())) {
+            missing.add("the share they take with a free flange");
+        }
+        if (checked.set().connection() == null) {
+            missing.add("what their ends may hand on");
+        }
+        boolean over = worst != null && worst.uplift().utilisation() > 1;
+        if (!missing.isEmpty() && !over) {
+            return Check.stated(
+                    id,
+                    title,
+                    worst == null
+                            ? "not known"
+                            : Show.moment(units, worst.uplift().momentNm()) + " up, "
+                                    + Show.both(
+                                            units,
+                                            Dimension.FORCE,
+                                            worst.uplift().endN())
+                                    + " at an end",
+                    "missing: " + String.join(", ", missing),
+                    Verdict.NOT_ESTABLISHED,
+                    source,
+                    worst == null
+                            ? "site.qh"
+                            : "lifted/" + checked.set().id() + "/"
+                                    + worst.line().number(),
+                    "an engineer gives what is missing");
+        }
+        return Check.compare(
+                id,
+                title,
+                Show.number(worst.uplift().utilisation(), 2) + " at "
+                        + worst.line().number(),
+                "1.00",
+                worst.uplift().utilisation(),
+                null,
+                source,
+                "lifted/" + checked.set().id() + "/" + worst.line().number(),
+                "braces at the lower flange, stronger ends, or fewer modules in the zones at the edges");
+    }
+
+    private static Check unevenSnow(Design design) {
+        UnitSystem units = design.job().project().units();
+        Measure given = design.job().roof().fabric().structure().onFaces().snow();
+        double even = design.site().snow().roofPa();
+        return Check.stated(
+                "roof.uneven-snow",
+                "Uneven snow on pitched faces",
+                given == null ? "not known" : Show.both(units, Dimension.LOAD, given.si()),
+                "even: " + Show.both(units, Dimension.LOAD, even),
+                given == null && even > 0 ? Verdict.NOT_ESTABLISHED : Verdict.PASSES,
+                given == null
+                        ? "no method at hand: wind moves snow over a ridge, and it slides into valleys"
+                        : "entered, by an engineer",
+                "site.snow",
+                given == null
+                        ? "enter an engineer's uneven snow on the faces; until then members are checked under even snow"
+                        : "");
     }
 
     private static Check signed(Design design, Structure.Work work) {

@@ -82,8 +82,8 @@ final class SurveyChecks {
                     "a hold-down for it",
                     Verdict.NOT_ESTABLISHED,
                     "ballasted trays stand on flat membranes only",
-                    "surveyed and drawn; clamps and rails on metal are not designed yet, so no modules are placed, and"
-                            + " wind and snow on its faces are not established");
+                    "surveyed and drawn; clamps and rails on metal are not designed yet, so no modules are placed: purlins"
+                            + " are checked under the weight entered for an array all over the faces");
         }
     }
 

@@ -52,6 +52,8 @@ public final class Figures {
             case "total.blocks" -> TotalFigures.blocks(design);
             case "roof.footprint" -> TotalFigures.footprint(design);
             case "member" -> MemberFigures.member(design, place, tables);
+            case "lifted" -> FaceFigures.purlin(design, place, tables);
+            case "flush" -> FaceFigures.panel(design, place, tables);
             case "roof.bay" -> TotalFigures.bay(design, place);
             case "uplift" -> uplift(place);
             case "ballast" -> ballast(place);
@@ -132,6 +134,13 @@ public final class Figures {
                 .sets()
                 .forEach(s -> keys.add(
                         "member/" + s.set().id() + "/" + s.worst().line().number()));
+        design.members().sets().stream()
+                .filter(s -> s.lifted() != null)
+                .forEach(s -> keys.add(
+                        "lifted/" + s.set().id() + "/" + s.lifted().line().number()));
+        if (design.faceWind() != null && design.faceWind().established()) {
+            design.faceWind().zones().areas().forEach(a -> keys.add("flush/" + a.name()));
+        }
         keys.removeIf(key -> working(key) == null);
         return keys;
     }

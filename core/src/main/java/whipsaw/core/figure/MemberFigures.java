@@ -18,7 +18,6 @@ import whipsaw.core.working.Working;
 
 /** The working of one roof member: what it carries before and after, and what it takes. */
 final class MemberFigures {
-    private static final double NEWTON_METRE_PER_POUND_FOOT = 0.3048 * 4.4482216152605;
 
     private final Design design;
     private final UnitSystem units;
@@ -78,7 +77,9 @@ final class MemberFigures {
             w.note("The area that takes shear is not given: shear is not checked.");
         }
         return w.note(
-                        "A module stands on four feet at its corners, each with a quarter of it and its blocks; the deck hands a foot to the members on either side by the lever rule.")
+                        design.faceWind() != null
+                                ? "Loads are taken square to the roof, as if it were level; uneven snow is an engineer's value or is not in it; the part along the slope is left to the sheet."
+                                : "A module stands on four feet at its corners, each with a quarter of it and its blocks; the deck hands a foot to the members on either side by the lever rule.")
                 .note(
                         "Simple spans. Ponds are not in it, nor drifts behind rows of modules, twisting, buckling of thin webs, bearing and connections. A licensed engineer checks the members.")
                 .build();
@@ -103,7 +104,12 @@ final class MemberFigures {
                 "",
                 Term.computed("b_1", "from", length(member.line().lowM()), null),
                 Term.computed("b_2", "to", length(member.line().highM()), null));
-        double snow = design.site().snow().roofPa();
+        Structure.OnFaces faces = s.onFaces();
+        boolean pitched = design.faceWind() != null;
+        boolean byEngineer = pitched
+                && faces.snow() != null
+                && faces.snow().si() > design.site().snow().roofPa();
+        double snow = byEngineer ? faces.snow().si() : design.site().snow().roofPa();
         w.step(
                 "w",
                 "along it without the array, loads as they are",
@@ -114,7 +120,9 @@ final class MemberFigures {
                                 + line((s.dead().si() + s.live().si()) * carries),
                 "",
                 Term.given("g", "existing dead load", load(s.dead().si()), s.dead()),
-                Term.computed("s", "snow", load(snow), "site.snow"),
+                byEngineer
+                        ? Term.given("s", "uneven snow, by an engineer", load(snow), faces.snow())
+                        : Term.computed("s", "snow", load(snow), "site.snow"),
                 Term.computed("b", "width", length(carries), null),
                 s.live() == null
                         ? Term.byRule("l", "roof live load", "none given", "")
@@ -132,6 +140,18 @@ final class MemberFigures {
                             Show.both(units, Dimension.FORCE, member.driftN()),
                             "site.drift"));
         }
+        if (pitched) {
+            w.step(
+                    "P",
+                    "from modules parallel to the roof, taken as all over it",
+                    "{a} · {b} · {L}",
+                    Show.both(units, Dimension.FORCE, member.arrayN()),
+                    s.live() != null && !s.liveUnderArray() ? "no live load where modules lie, as chosen" : "",
+                    Term.given("a", "weight of the array", load(faces.array().si()), faces.array()),
+                    Term.computed("b", "width", length(carries), null),
+                    Term.computed("L", "span", length(member.line().spanM()), null));
+            return;
+        }
         w.step(
                 "P",
                 "from the array, at the places of its feet",
@@ -146,9 +166,7 @@ final class MemberFigures {
     }
 
     private String moment(double nm) {
-        return units == UnitSystem.US
-                ? Show.number(nm / NEWTON_METRE_PER_POUND_FOOT, 0) + " lbf·ft [" + Show.number(nm / 1000, 2) + " kNm]"
-                : Show.number(nm / 1000, 2) + " kNm [" + Show.number(nm / NEWTON_METRE_PER_POUND_FOOT, 0) + " lbf·ft]";
+        return Show.moment(units, nm);
     }
 
     private void section() {

@@ -27,6 +27,7 @@ final class FabricWriter {
                 .measure("live", s.live(), Quantity.PRESSURE)
                 .put("liveUnderArray", s.liveUnderArray())
                 .put("smallIncrease", s.smallIncrease())
+                .put("onFaces", onFaces(s.onFaces()))
                 .put("members", Tree.list(s.members(), m -> new Tree()
                         .put("id", m.id())
                         .put("name", m.name())
@@ -35,7 +36,10 @@ final class FabricWriter {
                         .text("bays", String.join(", ", m.bays()))
                         .length("first", m.first())
                         .spacings("spacing", m.spacing())
+                        .put("surveyed", m.surveyed() ? true : null)
                         .put("type", JobWriter.entry(m.type()))
+                        .put("freeFlange", Double.isNaN(m.freeFlange()) ? null : m.freeFlange())
+                        .measure("connection", m.connection(), Quantity.FORCE)
                         .map))
                 .put("works", Tree.list(s.works(), w -> new Tree()
                         .put("id", w.id())
@@ -52,6 +56,17 @@ final class FabricWriter {
                                                 .map)
                         .map))
                 .map;
+    }
+
+    private static Object onFaces(Structure.OnFaces f) {
+        return f.equals(Structure.OnFaces.UNKNOWN)
+                ? null
+                : new Tree()
+                        .measure("array", f.array(), Quantity.PRESSURE)
+                        .measure("snow", f.snow(), Quantity.PRESSURE)
+                        .measure("uplift", f.uplift(), Quantity.PRESSURE)
+                        .put("partlyEnclosed", f.partlyEnclosed() ? true : null)
+                        .map;
     }
 
     private static Object form(RoofForm form) {

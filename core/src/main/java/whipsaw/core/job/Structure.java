@@ -13,16 +13,19 @@ import whipsaw.core.units.Spacings;
  * @param live roof live load; null when none is asked for
  * @param liveUnderArray whether the live load acts where modules lie
  * @param smallIncrease whether members may rest on the rule of small increases of existing buildings
+ * @param onFaces loads of pitched faces
  */
 public record Structure(
         Measure dead,
         Measure live,
         boolean liveUnderArray,
         boolean smallIncrease,
+        OnFaces onFaces,
         List<Members> members,
         List<Work> works) {
     /** Nothing is known of it. */
-    public static final Structure UNKNOWN = new Structure(null, null, true, false, List.of(), List.of());
+    public static final Structure UNKNOWN =
+            new Structure(null, null, true, false, OnFaces.UNKNOWN, List.of(), List.of());
 
     public Structure {
         members = List.copyOf(members);
@@ -36,12 +39,29 @@ public record Structure(
     public static final List<String> WORKS = List.of("double", "between", "support");
 
     /**
+     * Loads of pitched faces, in plan area except the wind.
+     *
+     * @param array weight of modules parallel to the roof with what holds them; null when not known
+     * @param snow uneven snow by an engineer; null when none is at hand
+     * @param uplift net uplift of the wind on the roof by an engineer, internal pressure included, before factors;
+     *     null when none is at hand
+     * @param partlyEnclosed whether openings may put the building under pressure
+     */
+    public record OnFaces(Measure array, Measure snow, Measure uplift, boolean partlyEnclosed) {
+        public static final OnFaces UNKNOWN = new OnFaces(null, null, null, false);
+    }
+
+    /**
      * Members alike that span from grid line to grid line.
      *
      * @param alongX whether they span along x of the sheet, else along y
      * @param bays names of the bays they are in; empty for all
      * @param first distance of the first from the grid line at its left or below; null for on the line
-     * @param spacing from one to the next, the last one repeats
+     * @param spacing from one to the next, the last one repeats; null where they are surveyed
+     * @param surveyed whether they are the purlins surveyed on the faces of a pitched roof
+     * @param freeFlange share of the moment they take when the wind lifts and their lower flange is free; NaN when not
+     *     known
+     * @param connection uplift one end may hand to what holds it down; null when not known
      */
     public record Members(
             String id,
@@ -51,7 +71,10 @@ public record Structure(
             List<String> bays,
             Measure first,
             Spacings spacing,
-            MemberType type) {
+            boolean surveyed,
+            MemberType type,
+            double freeFlange,
+            Measure connection) {
         public Members {
             bays = List.copyOf(bays);
         }

@@ -57,6 +57,7 @@ final class StructureReader {
                 doc.measureOrNull("live", Fields.LIVE),
                 doc.flag("liveUnderArray", "Live load under the array", true),
                 doc.flag("smallIncrease", "Rule of small increases", false),
+                onFaces(doc.objectOrNull("onFaces", "Loads of pitched faces")),
                 members,
                 works);
         doc.done();
@@ -65,6 +66,7 @@ final class StructureReader {
 
     private static Structure.Members members(Doc m) {
         Doc type = m.object("type", "Section");
+        boolean surveyed = m.flag("surveyed", "The purlins surveyed", false);
         return new Structure.Members(
                 m.text("id", "Id", 40),
                 m.text("name", "Name of the members", 60),
@@ -72,8 +74,24 @@ final class StructureReader {
                 "x".equals(m.choice("along", "Spans along", List.of("x", "y"))),
                 bays(m),
                 m.measureOrNull("first", Fields.FIRST_MEMBER),
-                m.spacings("spacing", Fields.MEMBER_SPACING),
-                type == null ? null : member(type));
+                surveyed ? null : m.spacings("spacing", Fields.MEMBER_SPACING),
+                surveyed,
+                type == null ? null : member(type),
+                m.has("freeFlange") ? m.number("freeFlange", "Share with a free flange", 0.05, 1) : Double.NaN,
+                m.measureOrNull("connection", Fields.CONNECTION));
+    }
+
+    private static Structure.OnFaces onFaces(Doc doc) {
+        if (doc == null) {
+            return Structure.OnFaces.UNKNOWN;
+        }
+        Structure.OnFaces loads = new Structure.OnFaces(
+                doc.measureOrNull("array", Fields.ARRAY_WEIGHT),
+                doc.measureOrNull("snow", Fields.FACE_SNOW),
+                doc.measureOrNull("uplift", Fields.FACE_UPLIFT),
+                doc.flag("partlyEnclosed", "Partly enclosed", false));
+        doc.done();
+        return loads;
     }
 
     /** Names of bays with commas between; empty for all of them. */

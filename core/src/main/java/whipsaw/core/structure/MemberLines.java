@@ -10,7 +10,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.Structure;
+import whipsaw.core.roof.LinePieces;
+import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.SheetLines;
 
 /**
  * Where members lie: in each bay at their spacing, each a simple span from grid line to grid line, carrying the roof
@@ -131,6 +134,34 @@ public final class MemberLines {
 
     private record Place(Structure.Members set, double at, int bay, boolean added) {}
 
+    /** Places of the members of a set across a bay: at their spacing, or where the purlins of the faces cross its middle. */
+    private static List<Double> places(RoofPlan plan, Structure.Members set, RoofPlan.Bay cell, double width) {
+        if (!set.surveyed()) {
+            double first = set.first() == null ? 0 : set.first().si();
+            return set.spacing().over(width - first).stream()
+                    .map(at -> low(cell, set.alongX()) + first + at)
+                    .toList();
+        }
+        double middle = set.alongX()
+                ? (cell.cell().getMinX() + cell.cell().getMaxX()) / 2
+                : (cell.cell().getMinY() + cell.cell().getMaxY()) / 2;
+        List<Double> places = new ArrayList<>();
+        for (RoofFace face : plan.faces().faces()) {
+            for (LinePieces.Piece p : SheetLines.of(face, plan.roof().fabric()).purlins()) {
+                double a = set.alongX() ? p.from().x : p.from().y;
+                double b = set.alongX() ? p.to().x : p.to().y;
+                double atA = set.alongX() ? p.from().y : p.from().x;
+                double atB = set.alongX() ? p.to().y : p.to().x;
+                double part = (middle - a) / (b - a);
+                double place = atA + part * (atB - atA);
+                if (part >= 0 && part <= 1 && place >= low(cell, set.alongX()) && place < high(cell, set.alongX())) {
+                    places.add(place);
+                }
+            }
+        }
+        return places;
+    }
+
     /** Members of bays that follow each other without a gap. */
     private static List<Line> run(
             RoofPlan plan,
@@ -145,9 +176,7 @@ public final class MemberLines {
             RoofPlan.Bay cell = plan.bays().get(bay);
             double width = high(cell, alongX) - low(cell, alongX);
             for (Structure.Members set : sets) {
-                double first = set.first() == null ? 0 : set.first().si();
-                for (double at : in(set, cell) ? set.spacing().over(width - first) : List.<Double>of()) {
-                    double place = low(cell, alongX) + first + at;
+                for (double place : in(set, cell) ? places(plan, set, cell, width) : List.<Double>of()) {
                     // a line on the grid line belongs to the bay it begins
                     if (place < high(cell, alongX) - SAME_M) {
                         places.add(new Place(set, place, bay, false));

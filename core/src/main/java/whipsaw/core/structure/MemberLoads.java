@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.SiteActions;
 import whipsaw.core.site.SnowDrifts;
 import whipsaw.core.structure.RoofMembers.Foot;
 import whipsaw.core.structure.RoofMembers.Member;
@@ -20,6 +22,9 @@ final class MemberLoads {
     private final double deadPa;
     private final SnowDrifts snow;
     private final double snowPa;
+    private final FaceWind wind;
+    private final double facesPa;
+    private final MemberTables.Combination upliftCombination;
     private final double livePa;
     private final boolean liveUnderArray;
     private final boolean smallIncrease;
@@ -31,10 +36,19 @@ final class MemberLoads {
     private final List<MemberTables.Combination> strength;
     private final List<MemberTables.Combination> service;
 
-    MemberLoads(Structure structure, SnowDrifts snow, List<Foot> feet, MemberTables tables, String family) {
+    /** @param wind on a pitched roof; null for a flat one */
+    MemberLoads(
+            Structure structure, SiteActions site, FaceWind wind, List<Foot> feet, MemberTables tables, String family) {
         this.deadPa = structure.dead().si();
-        this.snow = snow;
-        this.snowPa = snow.uniformPa();
+        this.snow = site.drifts();
+        Structure.OnFaces faces = structure.onFaces();
+        double even = snow == null ? site.snow().roofPa() : snow.uniformPa();
+        this.snowPa = wind == null || faces.snow() == null
+                ? even
+                : Math.max(even, faces.snow().si());
+        this.wind = wind;
+        this.facesPa = wind == null ? 0 : faces.array().si();
+        this.upliftCombination = tables.uplift(family);
         this.livePa = structure.live() == null ? 0 : structure.live().si();
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
@@ -53,12 +67,75 @@ final class MemberLoads {
             this(new ArrayList<>(), new ArrayList<>());
         }
 
+        /** An array spread evenly over what a line carries. */
+        void lay(MemberLines.Line line, double pa) {
+            double area = line.spanM() * line.carriesM();
+            weights.add(new Beam.Load(0, line.spanM(), pa * area));
+            covered.add(new Beam.Load(0, line.spanM(), area));
+        }
+
         void add(double at, Foot foot, double part) {
             if (part > 0) {
                 weights.add(new Beam.Load(at, at, foot.newton() * part));
                 covered.add(new Beam.Load(at, at, foot.coveredM2() * part));
             }
         }
+    }
+
+    /** What the wind does to a line, looked at in pieces along it. */
+    private MemberUplift uplift(MemberLines.Line line, boolean alongX, double spanM, int count) {
+        if (wind == null || !wind.known()) {
+            return null;
+        }
+        double area = spanM * Math.max(line.carriesM(), spanM / 3);
+        double across = (line.lowM() + line.highM()) / 2;
+        double piece = line.spanM() / PIECES;
+        double perMetre = upliftCombination.dead() * deadPa * line.carriesM();
+        List<Beam.Load> bare = new ArrayList<>();
+        List<Beam.Load> with = new ArrayList<>();
+        double peak = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < PIECES; i++) {
+            double along = line.fromM() + (i + 0.5) * piece;
+            double x = alongX ? along : across;
+            double y = alongX ? across : along;
+            double roof = wind.roofPa(x, y, area);
+            double modules = wind.withModulesPa(x, y, area);
+            peak = Math.max(peak, Math.max(roof, modules));
+            double factor = upliftCombination.wind() * line.carriesM();
+            double array = upliftCombination.dead() * facesPa * line.carriesM();
+            bare.add(new Beam.Load(i * piece, (i + 1) * piece, (roof * factor - perMetre) * piece));
+            with.add(new Beam.Load(i * piece, (i + 1) * piece, (modules * factor - perMetre - array) * piece));
+        }
+        Structure.Members set = line.set();
+        Section section = Section.of(set.type());
+        double limit = section == null
+                ? Double.NaN
+                : set.type().strength().si()
+                        * resistance.apply(set.type().material()).bending()
+                        * section.modulusM3()
+                        * count
+                        * set.freeFlange();
+        Beam.Effect b = worst(bare, line.spanM(), spanM);
+        Beam.Effect w = worst(with, line.spanM(), spanM);
+        return new MemberUplift(
+                Math.max(0, b.momentNm()),
+                Math.max(0, w.momentNm()),
+                limit,
+                Math.max(0, Math.max(b.leftN(), b.rightN())),
+                Math.max(0, Math.max(w.leftN(), w.rightN())),
+                set.connection() == null ? Double.NaN : set.connection().si(),
+                peak,
+                area);
+    }
+
+    /** The part of a line with the larger moment; a support at midspan makes two of it. */
+    private static Beam.Effect worst(List<Beam.Load> loads, double lineM, double spanM) {
+        Beam.Effect first = Beam.of(spanM, cut(loads, 0, spanM));
+        if (lineM - spanM < 1e-9) {
+            return first;
+        }
+        Beam.Effect second = Beam.of(spanM, cut(loads, spanM, spanM));
+        return second.momentNm() > first.momentNm() ? second : first;
     }
 
     List<Member> members(RoofPlan plan, Structure structure, MemberLines.Strip strip) {
@@ -79,6 +156,9 @@ final class MemberLoads {
             boolean doubled = MemberLines.works(structure, set, bay, "double");
             boolean propped = MemberLines.works(structure, set, bay, "support");
             boolean between = MemberLines.works(structure, set, bay, "between");
+            if (wind != null) {
+                standing.get(i).lay(lines.get(i), facesPa);
+            }
             members.add(member(set.type(), strip.alongX(), lines.get(i), standing.get(i), doubled, propped, between));
         }
         return members;
@@ -88,7 +168,7 @@ final class MemberLoads {
     private List<Beam.Load> drifted(MemberLines.Line line, boolean alongX) {
         List<Beam.Load> loads = new ArrayList<>();
         double piece = line.spanM() / PIECES;
-        for (int i = 0; i < PIECES && !snow.sources().isEmpty(); i++) {
+        for (int i = 0; i < PIECES && snow != null && !snow.sources().isEmpty(); i++) {
             double along = line.fromM() + (i + 0.5) * piece;
             // at the two sides of what it carries and in the middle, by Simpson's rule
             double pa = (more(alongX, along, line.lowM())
@@ -181,7 +261,8 @@ final class MemberLoads {
                 driftN,
                 reactions(line, standing, drift),
                 increase,
-                small);
+                small,
+                uplift(line, alongX, span, count));
     }
 
     private RoofMembers.Reactions reactions(MemberLines.Line line, Standing standing, List<Beam.Load> drift) {

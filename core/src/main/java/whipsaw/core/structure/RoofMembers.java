@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
@@ -41,6 +42,15 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             return members.get(0);
         }
 
+        /** The one the wind loads most, by what is known of its limits, else by its moment; null without wind. */
+        public Member lifted() {
+            return members.stream()
+                    .filter(m -> m.uplift() != null)
+                    .max(Comparator.comparingDouble((Member m) -> m.uplift().utilisation())
+                            .thenComparingDouble(m -> m.uplift().momentNm()))
+                    .orElse(null);
+        }
+
         public List<Member> failing() {
             return members.stream().filter(m -> !m.ok()).toList();
         }
@@ -57,6 +67,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
      * @param reactions in newtons
      * @param increase gravity load effect after over before, the larger of moment and shear
      * @param bySmallIncrease whether it rests on the rule of small increases
+     * @param uplift what the wind does; null on flat roofs and where no wind is known
      */
     public record Member(
             MemberLines.Line line,
@@ -70,7 +81,8 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             double driftN,
             Reactions reactions,
             double increase,
-            boolean bySmallIncrease) {
+            boolean bySmallIncrease,
+            MemberUplift uplift) {
         public boolean ok() {
             return after.ok() || bySmallIncrease;
         }
@@ -94,7 +106,13 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             double arrayRight) {}
 
     public static RoofMembers of(
-            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
+            Job job,
+            RoofPlan plan,
+            SiteActions site,
+            FaceWind wind,
+            ArrayLayout layout,
+            HoldDown holdDown,
+            CodeTables tables) {
         Structure structure = job.roof().fabric().structure();
         if (structure.members().isEmpty()) {
             return new RoofMembers(List.of(), List.of());
@@ -105,7 +123,8 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
         }
         MemberLoads loads = new MemberLoads(
                 structure,
-                site.drifts(),
+                site,
+                wind,
                 feet(job, layout, holdDown),
                 tables.members(),
                 job.site().code() instanceof Job.EnSite ? "en" : "asce");
@@ -128,7 +147,10 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             members.sort(Comparator.comparing((Member m) -> m.ok())
                     .thenComparing(m -> -m.after().utilisation())
                     .thenComparing(m -> m.line().number()));
-            if (members.isEmpty()) {
+            if (members.isEmpty() && set.surveyed()) {
+                missing.add(
+                        "purlins surveyed on the faces, for " + set.name() + " along " + (set.alongX() ? "x" : "y"));
+            } else if (members.isEmpty()) {
                 missing.add("bays of " + set.name() + " that are on the roof");
             } else if (members.stream()
                     .anyMatch(m -> Double.isNaN(m.after().moment().limit()))) {
@@ -148,10 +170,12 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
         if (plan.bays().isEmpty()) {
             missing.add("the grid of bays");
         }
-        if (!job.roof().fabric().flat()) {
-            missing.add("a flat roof: members of pitched ones are not checked yet");
-        } else if (site.drifts() == null) {
+        if (site.snow() == null) {
             missing.add("the ground snow load");
+        }
+        if (!job.roof().fabric().flat()
+                && job.roof().fabric().structure().onFaces().array() == null) {
+            missing.add("the weight of the array on the faces");
         }
         if (!holdDown.established() && job.roof().takesTrays()) {
             missing.add("the ballast");

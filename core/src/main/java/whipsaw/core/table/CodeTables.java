@@ -105,6 +105,9 @@ public final class CodeTables {
         used.addAll(conductors.all());
         if (!job.roof().fabric().structure().members().isEmpty()) {
             used.addAll(members.all());
+            if (!job.roof().fabric().flat() && job.site().code() instanceof Job.AsceSite) {
+                used.addAll(panels.all());
+            }
         }
         return used;
     }

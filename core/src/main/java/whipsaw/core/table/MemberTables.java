@@ -10,7 +10,7 @@ public final class MemberTables {
     public record Resistance(double bending, double shear, String clause) {}
 
     /** Factors on the loads. */
-    public record Combination(String name, double dead, double snow, double live, String clause) {}
+    public record Combination(String name, double dead, double snow, double live, double wind, String clause) {}
 
     private final CodeTable resistanceTable;
     private final CodeTable combinationTable;
@@ -33,16 +33,26 @@ public final class MemberTables {
         throw new IllegalArgumentException("no resistance of " + material + " by " + family);
     }
 
+    /** The combination of a family in which the wind lifts the roof. */
+    public Combination uplift(String family) {
+        return combinations(family, "uplift").get(0);
+    }
+
     /** Combinations of a family for strength or for service. */
     public List<Combination> combinations(String family, boolean strength) {
+        return combinations(family, strength ? "strength" : "service");
+    }
+
+    private List<Combination> combinations(String family, String state) {
         List<Combination> list = new ArrayList<>();
         for (Map<String, String> row : combinationTable.rows()) {
-            if (row.get("family").equals(family) && row.get("state").equals(strength ? "strength" : "service")) {
+            if (row.get("family").equals(family) && row.get("state").equals(state)) {
                 list.add(new Combination(
                         row.get("name"),
                         CodeTable.number(row, "dead"),
                         CodeTable.number(row, "snow"),
                         CodeTable.number(row, "live"),
+                        CodeTable.number(row, "wind"),
                         row.get("clause")));
             }
         }

@@ -10,6 +10,8 @@ public final class PanelTables {
     private final CodeTable lowSlopeTable;
     private final CodeTable gableTable;
     private final CodeTable areaTable;
+    private final CodeTable internalTable;
+    private final Map<String, Double> internal = new LinkedHashMap<>();
     private final Map<String, Curve> curves = new LinkedHashMap<>();
     private final Curve areaFactor;
 
@@ -17,6 +19,8 @@ public final class PanelTables {
         lowSlopeTable = tables.table("asce_gcp_low_slope");
         gableTable = tables.table("asce_gcp_gable_7_20");
         areaTable = tables.table("asce_panel_area_factor");
+        internalTable = tables.table("asce_internal_pressure");
+        internalTable.rows().forEach(row -> internal.put(row.get("enclosure"), CodeTable.number(row, "gcpi")));
         Map<String, List<Curve.Node>> nodes = new LinkedHashMap<>();
         for (Map<String, String> row : lowSlopeTable.rows()) {
             add(nodes, "low " + row.get("sign") + " " + row.get("zone"), row, "gcp");
@@ -55,6 +59,20 @@ public final class PanelTables {
     /** Equalisation factor of panels. */
     public Curve areaFactor() {
         return areaFactor;
+    }
+
+    /** Coefficient of the pressure inside a building that is {@code enclosed} or {@code partially_enclosed}. */
+    public double internal(String enclosure) {
+        return internal.get(enclosure);
+    }
+
+    /** What pitched roofs rest on; the coefficients of steeper gables are not sure enough to be used. */
+    public List<CodeTable> all() {
+        return List.of(lowSlopeTable, areaTable, internalTable);
+    }
+
+    public CodeTable internalTable() {
+        return internalTable;
     }
 
     public CodeTable lowSlopeTable() {

@@ -98,4 +98,11 @@ public final class Show {
         String part = rest + "/" + below;
         return sign + (whole == 0 ? part : whole + " " + part);
     }
+
+    /** A bending moment in both systems. */
+    public static String moment(UnitSystem units, double newtonMetre) {
+        String us = number(newtonMetre / (Unit.FOOT.toSi(1) * Unit.POUND_FORCE.toSi(1)), 0) + " lbf·ft";
+        String metric = number(newtonMetre / 1000, 2) + " kNm";
+        return units == UnitSystem.US ? us + " [" + metric + "]" : metric + " [" + us + "]";
+    }
 }

@@ -1,0 +1,206 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.FaceWind;
+import whipsaw.core.holddown.FlushPanel;
+import whipsaw.core.job.Structure;
+import whipsaw.core.structure.MemberUplift;
+import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.Curve;
+import whipsaw.core.table.MemberTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** How the wind on pitched faces, on modules parallel to them and on their purlins came about. */
+final class FaceFigures {
+    private FaceFigures() {}
+
+    private static String load(Design design, double pa) {
+        return Show.both(design.job().project().units(), Dimension.LOAD, pa);
+    }
+
+    private static String area(Design design, double m2) {
+        return Show.both(design.job().project().units(), Dimension.AREA, m2);
+    }
+
+    private static String nodes(Curve curve) {
+        Curve.Node a = curve.nodes().get(0);
+        Curve.Node b = curve.nodes().get(curve.nodes().size() - 1);
+        return Show.number(a.y(), 2) + " up to " + Show.number(a.x(), 0) + " ft², " + Show.number(b.y(), 2) + " from "
+                + Show.number(b.x(), 0) + " ft², straight in the logarithm of the area between";
+    }
+
+    /** @param zone of the roof; null for one that does not exist on it */
+    static Working panel(Design design, String zone, CodeTables tables) {
+        FaceWind wind = design.faceWind();
+        if (wind == null
+                || !wind.established()
+                || wind.zones().areas().stream().noneMatch(a -> a.name().equals(zone))) {
+            return null;
+        }
+        double m2 = design.job().array().module().areaM2();
+        FlushPanel.Pressure p = wind.panel(zone, m2);
+        return Working.of(
+                        "flush/" + zone,
+                        "Modules parallel to the roof, zone " + FaceWind.shown(zone),
+                        load(design, p.upliftPa()) + " up, " + load(design, p.downPa()) + " down")
+                .step(
+                        "GC_p",
+                        "suction of the roof at the area of a module",
+                        "curve of zone {zone} at {A}",
+                        Show.number(p.suction(), 3),
+                        nodes(tables.panels().lowSlopeSuction(zone)),
+                        Term.computed(
+                                "zone",
+                                "zone",
+                                FaceWind.shown(zone) + ": " + wind.zones().rule(),
+                                null),
+                        Term.data(
+                                "A",
+                                "one module",
+                                area(design, m2),
+                                Origin.CATALOGUE,
+                                design.job().array().module().info()))
+                .step(
+                        "γ_a",
+                        "equalisation",
+                        "1.2 − 0.4 · log {A}",
+                        Show.number(p.gammaA(), 3),
+                        "ASCE 7-16 Fig. 29.4-8, between 10 and 100 ft²",
+                        Term.data(
+                                "A",
+                                "one module",
+                                Show.number(Unit.SQUARE_FOOT.fromSi(m2), 1) + " ft²",
+                                Origin.TABLE,
+                                tables.panels().areaTable()))
+                .step(
+                        "p",
+                        "uplift",
+                        "{q_h} · −{GC_p} · {γ_E} · {γ_a}",
+                        load(design, p.upliftPa()),
+                        "ASCE 7-16 Eq. 29.4-7",
+                        Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh"),
+                        Term.data(
+                                "GC_p",
+                                "suction",
+                                Show.number(p.suction(), 3),
+                                Origin.TABLE,
+                                tables.panels().lowSlopeTable()),
+                        Term.byRule(
+                                "γ_E", "array edge factor", "1.5", "taken everywhere: as if at the edge of its array"),
+                        Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
+                .step(
+                        "p_d",
+                        "downward",
+                        "{q_h} · {GC_p} · {γ_a}",
+                        load(design, p.downPa()),
+                        "with the positive coefficient and no edge factor",
+                        Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh"),
+                        Term.data(
+                                "GC_p",
+                                "pressure",
+                                Show.number(p.pressure(), 3),
+                                Origin.TABLE,
+                                tables.panels().lowSlopeTable()),
+                        Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
+                .note(
+                        "Holds for modules at most 10 in above the roof, within 2° of its slope, and at least twice their height from an edge, ridge or hip. A minimum design pressure may govern. A licensed engineer confirms it.")
+                .build();
+    }
+
+    /** @param place id of the set and number of the member */
+    static Working purlin(Design design, String place, CodeTables tables) {
+        int slash = place.indexOf('/');
+        for (RoofMembers.Checked set : design.members().sets()) {
+            for (RoofMembers.Member m : set.members()) {
+                if (slash > 0
+                        && set.set().id().equals(place.substring(0, slash))
+                        && m.line().number().equals(place.substring(slash + 1))
+                        && m.uplift() != null) {
+                    return purlin(design, set.set(), m, "lifted/" + place, tables);
+                }
+            }
+        }
+        return null;
+    }
+
+    private static Working purlin(
+            Design design, Structure.Members set, RoofMembers.Member m, String key, CodeTables tables) {
+        UnitSystem units = design.job().project().units();
+        MemberUplift u = m.uplift();
+        FaceWind wind = design.faceWind();
+        Structure.OnFaces faces = design.job().roof().fabric().structure().onFaces();
+        boolean asce = wind.established();
+        MemberTables.Combination c = tables.members().uplift(asce ? "asce" : "en");
+        Working.Builder w = Working.of(
+                key,
+                set.name() + " " + m.line().number() + " lifted",
+                Show.moment(units, u.momentNm()) + " and " + Show.both(units, Dimension.FORCE, u.endN())
+                        + " at an end, upward");
+        w.step(
+                "p",
+                "largest net pressure away from the roof",
+                asce ? "{q_h} · ({GC_pi} − GC_p at {A})" : "{p_e}",
+                load(design, u.peakPa()),
+                asce
+                        ? "the larger of the bare roof and of modules on it (γ_E and γ_a in place of 1), with the pressure inside; zone by zone along it"
+                        : "by an engineer: " + wind.missing() + " are not at hand",
+                asce
+                        ? Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh")
+                        : Term.given("p_e", "entered", load(design, wind.engineerPa()), faces.uplift()),
+                Term.data(
+                        "GC_pi",
+                        "inside",
+                        asce ? Show.number(wind.internal(), 2) : "in it",
+                        Origin.TABLE,
+                        tables.panels().internalTable()),
+                Term.computed(
+                        "A",
+                        "span times the width it carries, at least a third of the span",
+                        area(design, u.areaM2()),
+                        null));
+        w.step(
+                "M",
+                "moment upward, bare roof and with the array",
+                "combination {c}",
+                Show.moment(units, u.bareNm()) + "; " + Show.moment(units, u.withNm()),
+                c.clause(),
+                Term.data(
+                        "c", "factors", c.name(), Origin.TABLE, tables.members().combinationTable()));
+        w.step(
+                "M_R",
+                "moment it takes with its lower flange free",
+                "{share} · M_R",
+                Double.isNaN(u.limitNm()) ? "not established" : Show.moment(units, u.limitNm()),
+                "of the moment it takes under gravity",
+                Term.byRule(
+                        "share",
+                        "share with a free flange",
+                        Double.isNaN(set.freeFlange()) ? "not given" : Show.number(set.freeFlange(), 2),
+                        "entered with the members"));
+        w.step(
+                "R",
+                "uplift at an end, bare roof and with the array",
+                "against {R_c}",
+                Show.both(units, Dimension.FORCE, u.bareEndN()) + "; "
+                        + Show.both(units, Dimension.FORCE, u.withEndN()),
+                "at the level of the combination",
+                set.connection() == null
+                        ? Term.byRule("R_c", "what an end may hand on", "not given", "entered with the members")
+                        : Term.given(
+                                "R_c",
+                                "what an end may hand on",
+                                Show.both(
+                                        units, Dimension.FORCE, set.connection().si()),
+                                set.connection()));
+        return w.note(
+                        "A simple span; the roof sheet holds the upper flange. The load acts where clamps are, which is not in it. A licensed engineer checks purlins under uplift.")
+                .build();
+    }
+}

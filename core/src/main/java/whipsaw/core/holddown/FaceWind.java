@@ -1,0 +1,123 @@
+package whipsaw.core.holddown;
+
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.LowSlopeZones;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.site.VelocityPressure;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.PanelTables;
+import whipsaw.core.units.Limits;
+import whipsaw.core.units.Unit;
+
+/**
+ * What the wind does to the faces of a pitched roof and to modules parallel to them. Established for roofs up to 7 deg
+ * and 60 ft by ASCE 7-16 29.4.4 and Chapter 30; elsewhere an engineer's value takes its place.
+ *
+ * @param missing why there is no method; empty where there is one
+ * @param qhPa velocity pressure at mean roof height; NaN without a method
+ * @param internal coefficient of the pressure inside; NaN without a method
+ * @param zones of the roof; null without a method
+ * @param engineerPa net uplift by an engineer; NaN when none was given
+ */
+public record FaceWind(
+        String missing, double qhPa, double internal, LowSlopeZones zones, double engineerPa, PanelTables tables) {
+    private static final double STEEPEST_DEG = 7;
+    private static final double HIGHEST_M = Unit.FOOT.toSi(60);
+    /** Below it exposure B is taken as at this height; the safe one of two readings of Table 26.10-1. */
+    private static final double LOWEST_B_M = Unit.FOOT.toSi(30);
+
+    /** Null for flat roofs. */
+    public static FaceWind of(Job job, RoofPlan plan, CodeTables tables) {
+        if (job.roof().fabric().flat()) {
+            return null;
+        }
+        var loads = job.roof().fabric().structure().onFaces();
+        double engineer = loads.uplift() == null ? Double.NaN : loads.uplift().si();
+        String missing = missing(job, plan);
+        if (!missing.isEmpty()) {
+            return new FaceWind(missing, Double.NaN, Double.NaN, null, engineer, tables.panels());
+        }
+        Job.AsceSite site = (Job.AsceSite) job.site().code();
+        VelocityPressure q = VelocityPressure.of(
+                new VelocityPressure.Input(
+                        site.wind().si(),
+                        job.roof().height().si(),
+                        site.exposure(),
+                        SiteActions.EDITION,
+                        site.kzt(),
+                        VelocityPressure.BUILDING_KD,
+                        job.site().elevation().si(),
+                        site.exposure().equals("B") ? LOWEST_B_M : VelocityPressure.LOWEST_HEIGHT_M),
+                tables.wind());
+        return new FaceWind(
+                "",
+                q.pressurePa(),
+                tables.panels().internal(loads.partlyEnclosed() ? "partially_enclosed" : "enclosed"),
+                LowSlopeZones.of(plan),
+                engineer,
+                tables.panels());
+    }
+
+    private static String missing(Job job, RoofPlan plan) {
+        if (!(job.site().code() instanceof Job.AsceSite site)) {
+            return "coefficients of pitched roofs in the EN family";
+        }
+        if (site.wind() == null) {
+            return "the wind speed";
+        }
+        double steepest = plan.faces().faces().stream()
+                .mapToDouble(f -> f.slopeDeg())
+                .max()
+                .orElse(0);
+        if (Limits.above(steepest, STEEPEST_DEG)) {
+            return "coefficients of roofs over 7 deg: those at hand are not sure enough";
+        }
+        return Limits.above(job.roof().height().si(), HIGHEST_M) ? "coefficients of roofs over 60 ft" : "";
+    }
+
+    /** A zone as the standard writes it. */
+    public static String shown(String zone) {
+        return zone.equals("1p") ? "1'" : zone;
+    }
+
+    public boolean established() {
+        return missing.isEmpty();
+    }
+
+    /** Whether there is an uplift to reckon with, by the method or by an engineer. */
+    public boolean known() {
+        return established() || !Double.isNaN(engineerPa);
+    }
+
+    public String zone(double x, double y) {
+        Coordinate at = new Coordinate(x, y);
+        return zones.zone(new Coordinate[] {at, at, at, at});
+    }
+
+    /** Net uplift on the bare roof at a place for a member that carries an area, the larger of the two when an engineer gave one. */
+    public double roofPa(double x, double y, double areaM2) {
+        if (!established()) {
+            return engineerPa;
+        }
+        double suction = tables.lowSlopeSuction(zone(x, y)).at(Unit.SQUARE_FOOT.fromSi(areaM2));
+        double method = qhPa * (internal - suction);
+        return Double.isNaN(engineerPa) ? method : Math.max(method, engineerPa);
+    }
+
+    /** The same where modules parallel to the roof lie, taken as at the edge of their array; what is inside pushes as before. */
+    public double withModulesPa(double x, double y, double areaM2) {
+        if (!established()) {
+            return engineerPa;
+        }
+        FlushPanel.Pressure p = panel(zone(x, y), areaM2);
+        double method = p.upliftPa() + qhPa * internal;
+        return Double.isNaN(engineerPa) ? method : Math.max(method, engineerPa);
+    }
+
+    /** Pressures on modules in a zone, uplift as at the edge of their array. */
+    public FlushPanel.Pressure panel(String zone, double areaM2) {
+        return FlushPanel.of(qhPa, areaM2, zone, true, tables.lowSlopeSuction(zone), tables.lowSlopePressure(), tables);
+    }
+}

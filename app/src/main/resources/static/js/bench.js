@@ -5,6 +5,7 @@ import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
 import { token } from "./token.js";
 import * as working from "./working.js";
+import * as zones from "./zones.js";
 
 const plan = new Plan({ change, preview, explain: open, tell, list: () => showList(slug(), !listShown()) });
 let layers = new Set();
@@ -179,19 +180,8 @@ function arrange() {
   applyLayers();
   startTape(slug, change);
   startMakers(slug, change);
-  lateZones();
+  zones.late(slug());
   bench().dataset.ready = "true";
-}
-
-/** Zones of a roof of many corners come after the rest of its drawing. */
-async function lateZones() {
-  const empty = [...document.querySelectorAll("#plan .layer-zones[data-later]")];
-  if (!empty.length) return;
-  const answer = await fetch(`/jobs/${slug()}/zones`);
-  if (!answer.ok) return;
-  const drawn = new DOMParser().parseFromString(await answer.text(), "image/svg+xml").querySelectorAll(".layer-zones");
-  // a drawing that came in the meantime asks for its own
-  empty.forEach((g, i) => g.isConnected && g.replaceWith(document.adoptNode(drawn[i])));
 }
 
 function applyLayers() {
@@ -416,6 +406,7 @@ function showHash() {
 }
 
 window.addEventListener("hashchange", showHash);
+zones.listen(slug, (zone) => open(`zone/${zone}`));
 arrange();
 showHash();
 const told = document.getElementById("banner").dataset.told;

@@ -328,7 +328,7 @@ export class Plan {
     const end = event.target.dataset?.cut;
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
     const times = event.shiftKey ? 5 : 1;
-    if (event.ctrlKey || event.metaKey) return;
+    if (event.ctrlKey || event.metaKey || event.target.dataset?.zone) return;
     if (this.sketch.on && this.sketch.typed(event.key)) {
       // a digit opens the field of a typed length
     } else if (this.sketch.on && (event.key === "Enter" || event.key === "Escape")) {

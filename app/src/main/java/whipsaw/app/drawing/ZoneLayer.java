@@ -128,11 +128,7 @@ final class ZoneLayer {
             if (part.covers(part.getFactory().createPoint(at))) {
                 double angle = Math.toDegrees(
                         Math.atan2(-layout.frame().alongY(), layout.frame().alongX()));
-                flag(
-                        at,
-                        Math.min(textM, (band[3] - band[2]) * 0.9),
-                        PlanDrawing.readable(angle),
-                        "zone " + FaceWind.shown(name));
+                flag(at, Math.min(textM, (band[3] - band[2]) * 0.9), PlanDrawing.readable(angle), name);
                 return List.of(name);
             }
         }
@@ -158,7 +154,7 @@ final class ZoneLayer {
                 }
             }
         }
-        flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, "zone " + FaceWind.shown(area.name()));
+        flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, area.name());
     }
 
     /** Room for a name: its half width counts along the sheet, its half height across. */
@@ -204,13 +200,21 @@ final class ZoneLayer {
             }
         }
         double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
-        flag(at, size, PlanDrawing.readable(angle), "zone " + FaceWind.shown(name));
+        flag(at, size, PlanDrawing.readable(angle), name);
         return true;
     }
 
-    private void flag(Coordinate at, double sizeM, double angle, String words) {
+    private void flag(Coordinate at, double sizeM, double angle, String zone) {
         double width = sizeM * 3.3;
-        svg.open("g", "transform=\"rotate(" + Show.number(angle, 2) + " " + Svg.u(at.x) + " " + Svg.u(-at.y) + ")\"");
+        String words = "zone " + FaceWind.shown(zone);
+        svg.open(
+                "g",
+                (id.equals("p")
+                                ? ""
+                                : "class=\"zoneflag\" role=\"button\" tabindex=\"0\" data-zone=\"" + zone
+                                        + "\" aria-label=\"" + words + ": its coefficient\" ")
+                        + "transform=\"rotate(" + Show.number(angle, 2) + " " + Svg.u(at.x) + " " + Svg.u(-at.y)
+                        + ")\"");
         PlanDrawing.rect(svg, "flag", at.x - width / 2, at.y - sizeM * 0.5, width, sizeM, 0);
         svg.text(
                 "class=\"flagtext\" text-anchor=\"middle\" font-size=\"" + Svg.u(sizeM * 0.85) + "\"",

@@ -89,4 +89,24 @@ class StructureFlowTest extends ServedTest {
             assertThat(m.type().info().code()).isEqualTo("i-200-100");
         });
     }
+
+    @Test
+    void aZoneTellsItsCoefficientAndShowsWhereOnItsCurveItWasRead() {
+        String depot = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJobs().get(3), false).job());
+        String hall = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJob(), false).job());
+        try (Page page = page()) {
+            for (String slug : List.of(depot, hall)) {
+                openBench(page, slug);
+                Locator zone = page.locator("#plan [data-zone='2']").first();
+                zone.focus();
+                assertThat(page.locator("#told")).containsText("zone 2");
+                zone.press("Enter");
+                assertThat(page.locator("#working h2")).containsText("zone 2");
+                assertThat(page.locator("#working svg.curve .mark")).hasCount(1);
+                assertThat(page.locator("#working .status").first()).hasText("unconfirmed");
+            }
+        }
+    }
 }

@@ -14,6 +14,7 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
+import whipsaw.core.working.Plot;
 import whipsaw.core.working.Term;
 import whipsaw.core.working.Working;
 
@@ -109,6 +110,13 @@ final class FaceFigures {
                                 Origin.TABLE,
                                 tables.panels().lowSlopeTable()),
                         Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
+                .plot(Plot.of(
+                        "area, ft²",
+                        "−GC_p, zone " + FaceWind.shown(zone),
+                        1,
+                        1000,
+                        a -> -tables.panels().lowSlopeSuction(zone).at(a),
+                        Unit.SQUARE_FOOT.fromSi(m2)))
                 .note(
                         "Holds for modules at most 10 in above the roof, within 2° of its slope, and at least twice their height from an edge, ridge or hip. A minimum design pressure may govern. A licensed engineer confirms it.")
                 .build();

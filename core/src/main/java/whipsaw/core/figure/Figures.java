@@ -53,6 +53,7 @@ public final class Figures {
             case "roof.footprint" -> TotalFigures.footprint(design);
             case "member" -> MemberFigures.member(design, place, tables);
             case "lifted" -> FaceFigures.purlin(design, place, tables);
+            case "zone" -> ZoneFigures.zone(design, place, tables);
             case "flush" -> FaceFigures.panel(design, place, tables);
             case "roof.bay" -> TotalFigures.bay(design, place);
             case "uplift" -> uplift(place);

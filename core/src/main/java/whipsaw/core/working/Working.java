@@ -11,8 +11,9 @@ import java.util.List;
  * @param answer with unit
  * @param steps in order of computation
  * @param notes limits, conventions and cautions
+ * @param plot the curve its coefficient was read from; null without one
  */
-public record Working(String figure, String title, String answer, List<Step> steps, List<String> notes) {
+public record Working(String figure, String title, String answer, List<Step> steps, List<String> notes, Plot plot) {
 
     public Working {
         steps = List.copyOf(steps);
@@ -35,6 +36,7 @@ public record Working(String figure, String title, String answer, List<Step> ste
         private final String answer;
         private final List<Step> steps = new ArrayList<>();
         private final List<String> notes = new ArrayList<>();
+        private Plot plot;
 
         private Builder(String figure, String title, String answer) {
             this.figure = figure;
@@ -58,8 +60,13 @@ public record Working(String figure, String title, String answer, List<Step> ste
             return this;
         }
 
+        public Builder plot(Plot drawn) {
+            plot = drawn;
+            return this;
+        }
+
         public Working build() {
-            return new Working(figure, title, answer, steps, notes);
+            return new Working(figure, title, answer, steps, notes, plot);
         }
     }
 }

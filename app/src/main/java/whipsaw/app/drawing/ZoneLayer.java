@@ -45,16 +45,9 @@ final class ZoneLayer {
         this.svg = svg;
         this.textM = textM;
         this.id = paper ? "p" : "s";
-        RoofZones zones = zones(design);
+        RoofZones zones = design.windZones();
         this.later = zones != null && !patient && plan.edges().size() > CORNERS_AT_ONCE && !zones.areasAtHand();
         this.areas = later || zones == null ? List.of() : zones.areas();
-    }
-
-    /** Null on a pitched roof for which there is no method. */
-    static RoofZones zones(Design design) {
-        return design.faceWind() == null
-                ? design.site().zones()
-                : design.faceWind().zones();
     }
 
     void patterns() {

@@ -146,6 +146,11 @@ public final class EntryForm extends EntryFields {
                 text("$.project.name", "Job name", job.project().name()),
                 text("$.project.place", "Place", job.project().place()),
                 text("$.project.preparedBy", "Prepared by", job.project().preparedBy()),
+                optionalText(
+                        "$.project.signatory",
+                        "Engineer who signs",
+                        job.project().signatory(),
+                        "name, title, licence; stands on every sheet"),
                 choice("$.project.units", "Shown in", units.key(), List.of("us", "metric"))));
     }
 
@@ -217,6 +222,11 @@ public final class EntryForm extends EntryFields {
                             false)));
         }
         boolean en = s.code() instanceof Job.EnSite;
+        Input least = measure(
+                "$.site.leastUplift", "Least design uplift", Dimension.LOAD, s.leastUplift(), "none: as computed");
+        Input floor = optionalNumber(
+                "$.site.floorShare", "Floor on coefficients", s.floorShare(), "share of the roof's own suction");
+        groups.add(en ? plain("Floors under uplift", least, floor) : plain("Floor under uplift", least));
         groups.add(plain(
                 "Snow and temperature",
                 measure(

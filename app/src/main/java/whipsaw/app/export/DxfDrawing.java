@@ -206,7 +206,9 @@ public final class DxfDrawing {
     }
 
     private void zones() {
-        for (RoofZones.Area area : design.site().zones().areas()) {
+        for (RoofZones.Area area : design.windZones() == null
+                ? List.<RoofZones.Area>of()
+                : design.windZones().areas()) {
             String layer = "ZONE-" + area.name().replaceAll("[^A-Za-z0-9]", "-").toUpperCase(Locale.ROOT);
             outline(layer, area.shape());
         }

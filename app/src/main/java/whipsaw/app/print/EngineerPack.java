@@ -41,6 +41,9 @@ public record EngineerPack(List<JobSheet.Fact> parts, List<Member> members, List
     }
 
     private static List<JobSheet.Fact> parts(Design design, UnitSystem units) {
+        if (design.faceWind() != null) {
+            return List.of();
+        }
         double all = design.loads().totalKg();
         List<JobSheet.Fact> parts = new ArrayList<>();
         part(parts, units, "modules", design.loads().moduleKg(), all);

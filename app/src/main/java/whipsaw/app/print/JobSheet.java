@@ -16,6 +16,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
+import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.AcRun;
@@ -103,9 +104,11 @@ public record JobSheet(
     /** What the hatches mean, the mildest zone first. */
     private static String zones(Design design) {
         List<String> hatches = List.of("no hatch", "light hatch", "cross hatch", "dense cross hatch");
-        return design.site().zones().areas().stream()
-                .map(a -> hatches.get(a.rank()) + " zone " + a.name())
-                .collect(Collectors.joining(", "));
+        return design.windZones() == null
+                ? "no method at hand"
+                : design.windZones().areas().stream()
+                        .map(a -> hatches.get(a.rank()) + " zone " + FaceWind.shown(a.name()))
+                        .collect(Collectors.joining(", "));
     }
 
     /** Rows of the ballast map from the front. */
@@ -155,8 +158,15 @@ public record JobSheet(
 
     private static List<Fact> loads(Design design, UnitSystem units) {
         RoofLoads loads = design.loads();
-        Job.Allowance allowance = design.job().roof().allowance();
         List<Fact> facts = new ArrayList<>();
+        if (design.faceWind() != null) {
+            Measure array = design.job().roof().fabric().structure().onFaces().array();
+            facts.add(new Fact(
+                    "Array parallel to the roof, entered",
+                    array == null ? "not established" : Show.both(units, Dimension.LOAD, array.si())));
+            site(design, units, facts);
+            return facts;
+        }
         facts.add(new Fact("Modules", Show.both(units, Dimension.MASS, loads.moduleKg())));
         facts.add(new Fact("Racking", Show.both(units, Dimension.MASS, loads.rackingKg())));
         boolean known = design.holdDown().established();
@@ -174,6 +184,12 @@ public record JobSheet(
                     "Heaviest bay, " + loads.worstBay().bay().name(),
                     Show.both(units, Dimension.LOAD, loads.worstBay().load().loadPa())));
         }
+        site(design, units, facts);
+        return facts;
+    }
+
+    private static void site(Design design, UnitSystem units, List<Fact> facts) {
+        Job.Allowance allowance = design.job().roof().allowance();
         facts.add(new Fact(
                 "Allowance for added load",
                 allowance == null
@@ -195,7 +211,6 @@ public record JobSheet(
                         ? "not established"
                         : Show.both(units, Dimension.LOAD, design.site().snow().roofPa())
                                 + ", recorded for the engineer, not added"));
-        return facts;
     }
 
     private static List<Fact> circuits(Design design, UnitSystem units) {
@@ -283,6 +298,15 @@ public record JobSheet(
         if (design.layout().setbackRule() != null) {
             list.add("Set-back by the common rule: " + design.layout().setbackRule() + ".");
         }
+        if (job.roof().takesTrays()) {
+            trays(design, units, list);
+        }
+        list.add("Zones on other than rectangular roofs follow our own convention.");
+        return list;
+    }
+
+    private static void trays(Design design, UnitSystem units, List<String> list) {
+        Job job = design.job();
         if (job.array().tray().shared() == null) {
             list.add("No load sharing is shown: the effective wind area is one module.");
         } else {
@@ -299,8 +323,6 @@ public record JobSheet(
                 + design.holdDown().friction()
                 + " (tray system's figure).");
         list.add("Rows stand on a level roof for their spacing; the fall counts against sliding.");
-        list.add("Zones on other than rectangular roofs follow our own convention.");
-        return list;
     }
 
     private static void assumed(List<String> list, String name, Measure m) {

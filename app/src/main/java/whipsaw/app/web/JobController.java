@@ -128,7 +128,14 @@ public class JobController {
 
     /** A way out as the page shows it, with the change it would post. */
     public record Offered(
-            String words, String outcome, String effect, String spoils, boolean clears, boolean clean, String changes) {
+            String words,
+            String outcome,
+            String effect,
+            String cost,
+            String spoils,
+            boolean clears,
+            boolean clean,
+            String changes) {
         static Offered of(WaysOut.Way way) {
             List<Map<String, Object>> changes = way.changes().stream()
                     .map(c -> Map.of("op", c.op(), "path", c.path(), "value", c.value()))
@@ -137,6 +144,7 @@ public class JobController {
                     way.words(),
                     way.outcome(),
                     String.join(", ", way.effect()),
+                    way.cost(),
                     String.join(", ", way.spoils()),
                     way.clears(),
                     way.clean(),

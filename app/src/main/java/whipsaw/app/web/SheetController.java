@@ -14,6 +14,7 @@ import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.EngineerPack;
 import whipsaw.app.print.JobSheet;
+import whipsaw.app.print.PackReader;
 import whipsaw.app.print.PaperStyle;
 import whipsaw.app.print.SheetPdf;
 import whipsaw.app.table.CodeTableService;
@@ -40,24 +41,40 @@ public class SheetController {
     }
 
     /** What is to be printed, on what. */
-    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper) {}
+    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper, PackReader reader) {
+        String title() {
+            return SHEETS.get(sheet)
+                    + (sheet.equals("engineer") && reader != PackReader.ENGINEER ? " for " + reader.words() : "");
+        }
+    }
 
     private PaperStyle style(Wanted w) {
         Figures figures = new Figures(w.shown().design(), tables.tables());
-        return PaperStyle.of(w.shown(), w.paper(), SHEETS.get(w.sheet()), figures.status());
+        return PaperStyle.of(w.shown(), w.paper(), w.title(), figures.status());
     }
 
-    private Wanted wanted(String slug, String sheet, String paper) {
+    private Wanted wanted(String slug, String sheet, String paper, String reader) {
         JobService.Shown shown = jobs.open(slug);
         if (!SHEETS.containsKey(sheet)) {
             throw new JobService.Refused(List.of(new Problem(
                     "$.sheet", "Sheet", sheet, "is none of job, ballast, workings, engineer: for example ballast")));
         }
+        PackReader to;
+        try {
+            to = PackReader.of(reader);
+        } catch (IllegalArgumentException e) {
+            throw new JobService.Refused(List.of(new Problem(
+                    "$.for",
+                    "For",
+                    reader,
+                    "is none of engineer, permit, insurer, owner, lender: for example permit")));
+        }
         try {
             return new Wanted(
                     shown,
                     sheet,
-                    PaperSize.of(paper, shown.design().job().project().units()));
+                    PaperSize.of(paper, shown.design().job().project().units()),
+                    to);
         } catch (IllegalArgumentException e) {
             throw new JobService.Refused(List.of(
                     new Problem("$.paper", "Paper", paper, "is none of a4, a3, letter, tabloid: for example a4")));
@@ -69,13 +86,17 @@ public class SheetController {
         model.put("sheet", sheet);
         Design design = w.shown().design();
         model.put("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
-        model.put("title", SHEETS.get(w.sheet()));
+        model.put("title", w.title());
+        model.put("reader", w.reader());
+        model.put("readers", PackReader.values());
         model.put("kind", w.sheet());
         model.put("paper", w.paper());
         model.put("papers", PaperSize.values());
         model.put("slug", w.shown().slug());
-        model.put("pack", EngineerPack.of(design));
-        boolean checked = w.sheet().equals("workings") || w.sheet().equals("engineer");
+        boolean pack = w.sheet().equals("engineer");
+        model.put("pack", pack ? EngineerPack.of(design) : null);
+        boolean checked = w.sheet().equals("workings") || (pack && w.reader().workings());
+        model.put("checked", checked);
         model.put("workings", checked ? workings(w.shown()) : List.of());
     }
 
@@ -89,9 +110,10 @@ public class SheetController {
             @PathVariable String slug,
             @RequestParam(defaultValue = "job") String sheet,
             @RequestParam(required = false) String paper,
+            @RequestParam(name = "for", defaultValue = "engineer") String reader,
             Model model) {
         Map<String, Object> filled = new LinkedHashMap<>();
-        fill(filled, wanted(slug, sheet, paper), false);
+        fill(filled, wanted(slug, sheet, paper, reader), false);
         model.addAllAttributes(filled);
         model.addAttribute("pdf", false);
         return "sheet";
@@ -101,11 +123,13 @@ public class SheetController {
     public ResponseEntity<byte[]> pdf(
             @PathVariable String slug,
             @RequestParam(defaultValue = "job") String sheet,
-            @RequestParam(required = false) String paper) {
-        Wanted w = wanted(slug, sheet, paper);
+            @RequestParam(required = false) String paper,
+            @RequestParam(name = "for", defaultValue = "engineer") String reader) {
+        Wanted w = wanted(slug, sheet, paper, reader);
         Map<String, Object> model = new LinkedHashMap<>();
         fill(model, w, true);
-        String name = slug + (sheet.equals("job") ? "" : "-" + sheet) + ".pdf";
+        String to = w.reader() == PackReader.ENGINEER ? "" : "-" + w.reader().key();
+        String name = slug + (sheet.equals("job") ? "" : "-" + sheet + to) + ".pdf";
         return Download.of(name, MediaType.APPLICATION_PDF, pdf.render("sheet", model, style(w)));
     }
 
@@ -114,10 +138,11 @@ public class SheetController {
     public ResponseEntity<byte[]> style(
             @PathVariable String slug,
             @RequestParam(defaultValue = "job") String sheet,
-            @RequestParam(required = false) String paper) {
+            @RequestParam(required = false) String paper,
+            @RequestParam(name = "for", defaultValue = "engineer") String reader) {
         return Download.of(
                 "paper.css",
                 MediaType.parseMediaType("text/css;charset=UTF-8"),
-                style(wanted(slug, sheet, paper)).css());
+                style(wanted(slug, sheet, paper, reader)).css());
     }
 }

@@ -3,19 +3,23 @@ package whipsaw.app.print;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.TestServer;
 import whipsaw.app.catalogue.EntryColumns;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.drawing.PlanDrawing;
+import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
@@ -25,8 +29,12 @@ class EngineerPackTest {
     private static final Solver SOLVER = new Solver(CodeTables.shipped());
 
     private static Design demo(Change... changes) {
-        return SOLVER.solve(JobReader.read(DocumentPatch.apply(Seeds.demoJob(), List.of(changes)), false)
-                .job());
+        return SOLVER.solve(demoJob(changes));
+    }
+
+    private static Job demoJob(Change... changes) {
+        return JobReader.read(DocumentPatch.apply(Seeds.demoJob(), List.of(changes)), false)
+                .job();
     }
 
     private static Change work(String kind) {
@@ -144,5 +152,27 @@ class EngineerPackTest {
                                 "member", EntryColumns.body("member", Map.of("shape", "table", "table", "30 ft")))
                         .problems())
                 .anySatisfy(p -> assertThat(p.path()).startsWith("$.table"));
+    }
+
+    @Test
+    void everyReaderGetsThePartsThatDecideForThemAndTheSignatoryStandsOnAll() {
+        try (TestServer server = new TestServer()) {
+            String slug = server.bean(JobService.class)
+                    .create(demoJob(new Change("set", "$.project.signatory", "O. Tallis PE (invented)")));
+            Map<PackReader, String> pages = new EnumMap<>(PackReader.class);
+            for (PackReader r : PackReader.values()) {
+                var answer = server.get("/jobs/" + slug + "/sheet?sheet=engineer&for=" + r.key());
+                assertThat(answer.statusCode()).isEqualTo(200);
+                pages.put(r, answer.body());
+                assertThat(answer.body()).contains("O. Tallis PE (invented)", "Checks, the worst first");
+                assertThat(answer.body().contains("<h2>Workings</h2>")).isEqualTo(r.workings());
+                assertThat(answer.body().contains("the most used of each bay")).isEqualTo(r.members());
+                assertThat(answer.body().contains("<h2>Assumptions</h2>")).isEqualTo(r.data());
+            }
+            assertThat(pages.get(PackReader.OWNER)).contains("What is open").doesNotContain("What is asked");
+            var wrong = server.get("/jobs/" + slug + "/sheet?sheet=engineer&for=bank");
+            assertThat(wrong.statusCode()).isEqualTo(422);
+            assertThat(wrong.body()).contains("engineer, permit, insurer, owner, lender");
+        }
     }
 }

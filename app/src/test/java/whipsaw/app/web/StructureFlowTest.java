@@ -105,7 +105,8 @@ class StructureFlowTest extends ServedTest {
                 zone.press("Enter");
                 assertThat(page.locator("#working h2")).containsText("zone 2");
                 assertThat(page.locator("#working svg.curve .mark")).hasCount(1);
-                assertThat(page.locator("#working .status").first()).hasText("unconfirmed");
+                assertThat(page.locator("#working > article > .quiet .status"))
+                        .hasText(slug.equals(hall) ? "unconfirmed" : "invented");
             }
         }
     }

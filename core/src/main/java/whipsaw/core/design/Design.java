@@ -11,6 +11,7 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
+import whipsaw.core.site.RoofZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.FootPressure;
@@ -40,6 +41,11 @@ public record Design(
 
     public Design {
         checks = List.copyOf(checks);
+    }
+
+    /** Wind zones of the roof; null on a pitched one for which no method is at hand. */
+    public RoofZones windZones() {
+        return faceWind == null ? site.zones() : faceWind.zones();
     }
 
     /** The check that stops the job most. */

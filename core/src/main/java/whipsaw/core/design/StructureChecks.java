@@ -7,6 +7,8 @@ import java.util.Set;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.PanelPressure;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.FootPressure;
@@ -25,6 +27,7 @@ final class StructureChecks {
 
     static List<Check> of(Design design) {
         List<Check> checks = new ArrayList<>();
+        floor(design, checks);
         seismic(design, checks);
         feet(design, checks);
         RoofMembers members = design.members();
@@ -52,6 +55,28 @@ final class StructureChecks {
             checks.add(signed(design, work));
         }
         return checks;
+    }
+
+    /** Said when a floor under the uplift decides for some modules; what is built then rests on it. */
+    private static void floor(Design design, List<Check> checks) {
+        List<HoldDown.Demand> raised = design.holdDown().demands().stream()
+                .filter(d -> d.pressure() instanceof PanelPressure.Raised)
+                .toList();
+        if (raised.isEmpty()) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        PanelPressure.Raised r = (PanelPressure.Raised) raised.get(0).pressure();
+        checks.add(Check.stated(
+                "wind.floor",
+                "Floor under the uplift",
+                "governs on " + raised.size() + " of "
+                        + design.holdDown().demands().size() + " modules",
+                Show.both(units, Dimension.LOAD, r.upliftPa()) + " by " + r.by(),
+                Verdict.PASSES,
+                "entered with the site",
+                "uplift/" + raised.get(0).module().number(),
+                ""));
     }
 
     private static void seismic(Design design, List<Check> checks) {

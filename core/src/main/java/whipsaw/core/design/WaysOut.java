@@ -49,6 +49,7 @@ public final class WaysOut {
      * @param changes to the document, made as one revision
      * @param after the check as it would be; null when it would no longer arise
      * @param effect what it does to the totals
+     * @param cost by the price list, in words; empty when nothing priced changes
      * @param spoils titles of other checks that pass now and would stop the job then
      * @param modulesLost fewer modules than now; negative for more
      */
@@ -58,6 +59,7 @@ public final class WaysOut {
             List<Change> changes,
             Check after,
             List<String> effect,
+            String cost,
             List<String> spoils,
             int modulesLost) {
 
@@ -164,7 +166,14 @@ public final class WaysOut {
         Check then = find(after, check.id());
         int lost = design.layout().modules().size() - after.layout().modules().size();
         return new Way(
-                kind, words, changes, then, DesignChange.between(design, after).words(), spoiled(after), lost);
+                kind,
+                words,
+                changes,
+                then,
+                DesignChange.between(design, after).words(),
+                WayCost.between(design, after, solver.tables().prices()),
+                spoiled(after),
+                lost);
     }
 
     private List<String> spoiled(Design after) {

@@ -77,9 +77,10 @@ public final class Figures {
                 if (!design.holdDown().established()) {
                     return NetFigures.scope(design, tables);
                 }
-                return demand.pressure() instanceof NetPressure net
+                Working w = demand.pressure().byMethod() instanceof NetPressure net
                         ? NetFigures.uplift(design, demand, net)
                         : HoldDownFigures.uplift(design, demand, tables);
+                return FloorFigures.with(w, design, demand, tables);
             }
         }
         return null;

@@ -27,7 +27,7 @@ final class HoldDownFigures {
     }
 
     static Working uplift(Design design, HoldDown.Demand demand, CodeTables tables) {
-        TiltedArray.Pressure p = (TiltedArray.Pressure) demand.pressure();
+        TiltedArray.Pressure p = (TiltedArray.Pressure) demand.pressure().byMethod();
         TiltedArray.Setting s = p.setting();
         Job job = design.job();
         UnitSystem units = job.project().units();

@@ -31,7 +31,7 @@ final class ZoneFigures {
         if (worst == null) {
             return null;
         }
-        if (worst.pressure() instanceof TiltedArray.Pressure p) {
+        if (worst.pressure().byMethod() instanceof TiltedArray.Pressure p) {
             return built(
                     design,
                     worst,
@@ -50,7 +50,7 @@ final class ZoneFigures {
                             an -> tables.wind().gcrnNominal(zone, p.tiltDeg(), an),
                             p.normalisedAreaFt2()));
         }
-        if (worst.pressure() instanceof NetPressure p) {
+        if (worst.pressure().byMethod() instanceof NetPressure p) {
             String arrangement = design.layout().pairs() == null ? "one-way" : "pairs";
             return built(
                     design,

@@ -21,6 +21,7 @@ public final class HoldDownStage {
     private final SiteActions site;
     private final ArrayLayout layout;
     private final PanelMethod method;
+    private final UpliftFloor floor;
     private final List<String> missing;
     private final List<String> outside;
     private final Map<String, PanelPressure> pressures = new HashMap<>();
@@ -33,6 +34,7 @@ public final class HoldDownStage {
         this.site = site;
         this.layout = layout;
         this.method = PanelMethod.of(job, plan, site, layout, tables);
+        this.floor = UpliftFloor.of(job, plan, site, tables);
         this.missing = method.missing();
         this.outside = method.outsideScope();
         this.hold = new Ballast.Hold(
@@ -109,7 +111,7 @@ public final class HoldDownStage {
         PanelPressure pressure = pressures.computeIfAbsent(
                 zone + edgeFactor + area,
                 key -> missing.isEmpty() && outside.isEmpty()
-                        ? method.pressure(zone, edgeFactor, area)
+                        ? floor.raised(method.pressure(zone, edgeFactor, area))
                         : new PanelPressure.Unknown(zone, job.array().tilt().si(), area));
         return new HoldDown.Demand(m, zone, side, exposed, fromRowEnd, joined, pressure);
     }

@@ -1,7 +1,8 @@
 package whipsaw.core.holddown;
 
 /** Net wind pressure on one tilted panel, by the method of a code family. */
-public sealed interface PanelPressure permits TiltedArray.Pressure, NetPressure, PanelPressure.Unknown {
+public sealed interface PanelPressure
+        permits TiltedArray.Pressure, NetPressure, PanelPressure.Unknown, PanelPressure.Raised {
     String zone();
 
     double tiltDeg();
@@ -26,6 +27,43 @@ public sealed interface PanelPressure permits TiltedArray.Pressure, NetPressure,
     /** Part of the uplift along the roof. */
     default double upliftAlongPa() {
         return upliftPa() * Math.sin(Math.toRadians(tiltDeg()));
+    }
+
+    /** The same as the method gives it, before anything raised it. */
+    default PanelPressure byMethod() {
+        return this;
+    }
+
+    /**
+     * A pressure whose uplift a floor or a least design pressure has raised.
+     *
+     * @param by what raised it, in words
+     */
+    record Raised(PanelPressure byMethod, double upliftPa, String by) implements PanelPressure {
+        @Override
+        public String zone() {
+            return byMethod.zone();
+        }
+
+        @Override
+        public double tiltDeg() {
+            return byMethod.tiltDeg();
+        }
+
+        @Override
+        public double effectiveAreaM2() {
+            return byMethod.effectiveAreaM2();
+        }
+
+        @Override
+        public double edgeFactor() {
+            return byMethod.edgeFactor();
+        }
+
+        @Override
+        public double downPa() {
+            return byMethod.downPa();
+        }
     }
 
     /** A pressure nobody can state yet: a value is missing or the panel is outside the method. */

@@ -42,8 +42,12 @@ public record Job(
     /** Coverings of profiled metal. */
     public static final List<String> METAL = List.of("standing seam", "trapezoidal sheet", "corrugated sheet");
 
-    /** Who and where. */
-    public record Project(String name, String place, String preparedBy, UnitSystem units) {}
+    /**
+     * Who and where.
+     *
+     * @param signatory engineer who signs; empty when not named
+     */
+    public record Project(String name, String place, String preparedBy, String signatory, UnitSystem units) {}
 
     /**
      * The roof as surveyed.
@@ -201,13 +205,21 @@ public record Job(
         public static final Conduct BY_KIND = new Conduct(null, null, null);
     }
 
-    /** The place, and what the code family of the job wants to know of it. */
+    /**
+     * The place, and what the code family of the job wants to know of it.
+     *
+     * @param leastUplift net uplift no module is designed for less than; null for none
+     * @param floorShare share of the roof's own suction by the code that a net-coefficient set may not go below; NaN
+     *     for none
+     */
     public record Site(
             Measure latitude,
             Measure longitude,
             Measure elevation,
             Measure recordLow,
             Measure designHigh,
+            Measure leastUplift,
+            double floorShare,
             CodeSite code) {
 
         /** Basic wind speed as the family defines it; null when it has not been given. */

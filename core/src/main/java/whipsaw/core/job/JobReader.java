@@ -117,6 +117,7 @@ public final class JobReader {
                 doc.text("name", "Job name", 120),
                 doc.textOrEmpty("place", "Place", 200),
                 doc.textOrEmpty("preparedBy", "Prepared by", 120),
+                doc.textOrEmpty("signatory", "Engineer who signs", 160),
                 units);
     }
 
@@ -128,6 +129,8 @@ public final class JobReader {
                 doc.measure("elevation", Fields.ELEVATION),
                 doc.measure("recordLow", Fields.RECORD_LOW),
                 doc.measure("designHigh", Fields.DESIGN_HIGH),
+                doc.measureOrNull("leastUplift", Fields.LEAST_UPLIFT),
+                en ? doc.numberOr("floorShare", "Share of the roof's own suction", 0.1, 1.5, Double.NaN) : Double.NaN,
                 en ? enSite(doc) : asceSite(doc));
     }
 

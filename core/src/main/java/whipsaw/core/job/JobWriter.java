@@ -27,6 +27,7 @@ public final class JobWriter {
                         .put("name", job.project().name())
                         .put("place", job.project().place())
                         .put("preparedBy", job.project().preparedBy())
+                        .text("signatory", job.project().signatory())
                         .put("units", job.project().units().key())
                         .map);
         doc.put("roof", RoofWriter.roof(job.roof()));
@@ -52,6 +53,7 @@ public final class JobWriter {
                 .length("elevation", site.elevation())
                 .measure("recordLow", site.recordLow(), Quantity.TEMPERATURE)
                 .measure("designHigh", site.designHigh(), Quantity.TEMPERATURE)
+                .measure("leastUplift", site.leastUplift(), Quantity.PRESSURE)
                 .measure("wind", site.wind(), Quantity.SPEED);
         if (site.code() instanceof Job.AsceSite asce) {
             doc.put("sds", Double.isNaN(asce.sds()) ? null : asce.sds())
@@ -64,7 +66,8 @@ public final class JobWriter {
                     .put("directionFactor", en.directionFactor())
                     .put("seasonFactor", en.seasonFactor())
                     .put("orography", en.orography())
-                    .put("coefficients", en.coefficients());
+                    .put("coefficients", en.coefficients())
+                    .put("floorShare", Double.isNaN(site.floorShare()) ? null : site.floorShare());
         }
         return doc.measure("snow", site.snow(), Quantity.PRESSURE)
                 .put("snowExposure", site.code().snowExposure())

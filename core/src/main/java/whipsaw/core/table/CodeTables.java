@@ -24,6 +24,7 @@ public final class CodeTables {
     private final ParameterTable seismic;
     private final ParameterTable feet;
     private final PanelTables panels;
+    private final PriceTable prices;
     private final MemberTables members;
     private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
 
@@ -39,6 +40,7 @@ public final class CodeTables {
         this.seismic = new ParameterTable(table("asce_seismic"));
         this.feet = new ParameterTable(table("foot_limits"));
         this.panels = new PanelTables(this);
+        this.prices = new PriceTable(this);
         this.members = new MemberTables(this);
         for (CodeTable table : byId.values()) {
             if (table.id().startsWith(NetCoefficients.ID_PREFIX)) {
@@ -91,6 +93,9 @@ public final class CodeTables {
                 used.add(table(site.coefficients()));
             }
             used.add(en.terrainTable());
+            if (!Double.isNaN(job.site().floorShare())) {
+                used.add(en.roofTable());
+            }
             used.add(en.recommendedTable());
         } else {
             used.add(wind.coefficientTable());
@@ -173,6 +178,10 @@ public final class CodeTables {
     }
 
     /** Panels parallel to a roof, ASCE 7-16 29.4.4. */
+    public PriceTable prices() {
+        return prices;
+    }
+
     public PanelTables panels() {
         return panels;
     }

@@ -185,6 +185,8 @@ class NetDemandTest {
                 job.site().elevation(),
                 job.site().recordLow(),
                 job.site().designHigh(),
+                null,
+                Double.NaN,
                 other);
         Job changed = new Job(job.project(), job.roof(), job.survey(), site, job.array(), job.electrical(), List.of());
         assertThat(Jobs.SOLVER.problems(changed)).anySatisfy(p -> {
@@ -225,5 +227,43 @@ class NetDemandTest {
                 .forEach(c -> assertThat(figures.working(c.figure())).as(c.id()).isNotNull());
         assertThat(figures.sources()).anyMatch(s -> s.words().contains("FM-0"));
         assertThat(figures.sources()).noneMatch(s -> s.words().contains("29.4-7"));
+    }
+
+    @Test
+    void aFloorRaisesTheUpliftAndIsShownAndOneBelowItChangesNothing() {
+        Design plain = pairedDesign();
+        double inner = plain.holdDown().demands().stream()
+                .mapToDouble(d -> d.pressure().upliftPa())
+                .min()
+                .orElseThrow();
+        assertThat(pairedDesign("site.leastUplift", inner * 0.9 + " Pa")
+                        .holdDown()
+                        .demands())
+                .extracting(d -> d.pressure().upliftPa())
+                .isEqualTo(plain.holdDown().demands().stream()
+                        .map(d -> d.pressure().upliftPa())
+                        .toList());
+        Design least = pairedDesign("site.leastUplift", inner * 1.5 + " Pa");
+        assertThat(check(least, "wind.floor").demand()).contains("governs on");
+        for (int i = 0; i < plain.holdDown().demands().size(); i++) {
+            HoldDown.Demand d = least.holdDown().demands().get(i);
+            double method = plain.holdDown().demands().get(i).pressure().upliftPa();
+            assertThat(d.pressure().upliftPa()).isCloseTo(Math.max(method, inner * 1.5), within(1e-6));
+            assertThat(d.pressure().byMethod().upliftPa()).isEqualTo(method);
+        }
+        assertThat(least.holdDown().blocks()).isGreaterThan(plain.holdDown().blocks());
+        // zone I: the roof's own suction is 0.2 at every area
+        Design share = pairedDesign("site.floorShare", 1.2);
+        HoldDown.Demand field = share.holdDown().demands().stream()
+                .filter(d -> d.zone().equals("I"))
+                .findFirst()
+                .orElseThrow();
+        double floor = 1.2 * 0.2 * share.site().wind().pressurePa();
+        assertThat(field.pressure().upliftPa())
+                .isCloseTo(Math.max(floor, field.pressure().byMethod().upliftPa()), within(1e-9));
+        assertThat(new Figures(share, Jobs.SOLVER.tables())
+                        .working("uplift/" + field.module().number())
+                        .steps())
+                .anySatisfy(s -> assertThat(s.clause()).contains("govern"));
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -21,6 +22,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Show;
 
 /** Members under the array's feet: nothing is lost, more load never helps, strengthening does. */
 class RoofMembersTest {
@@ -227,6 +229,24 @@ class RoofMembersTest {
                     .filteredOn(c -> c.id().equals("roof.members-j"))
                     .allSatisfy(c -> assertThat(c.verdict().stops()).isFalse());
         }
+        // costs: a length of members and a number of supports, at the prices of the list
+        var prices = CodeTables.shipped().prices();
+        assertThat(way(ways, "support").cost())
+                .contains(Show.number(supports(way(ways, "support")) * prices.price("support"), 0))
+                .contains(prices.currency())
+                .contains("invented price list");
+        assertThat(way(ways, "double").cost()).startsWith("costs").contains("of members");
+    }
+
+    private static WaysOut.Way way(List<WaysOut.Way> ways, String kind) {
+        return ways.stream().filter(w -> w.kind().equals(kind)).findFirst().orElseThrow();
+    }
+
+    /** The number of supports as the words of a way say it. */
+    private static int supports(WaysOut.Way way) {
+        var m = Pattern.compile("the (\\d+) ").matcher(way.words());
+        assertThat(m.find()).isTrue();
+        return Integer.parseInt(m.group(1));
     }
 
     @Test

@@ -1,0 +1,32 @@
+package whipsaw.core.table;
+
+import java.util.Map;
+
+/** Prices of what a way out adds or saves, work included. */
+public final class PriceTable {
+    private final CodeTable table;
+
+    PriceTable(CodeTables tables) {
+        table = tables.table("price_list");
+    }
+
+    /** Price of one, or of one metre. */
+    public double price(String item) {
+        return CodeTable.number(row(item), "price");
+    }
+
+    public String currency() {
+        return row("module").get("currency");
+    }
+
+    private Map<String, String> row(String item) {
+        return table.rows().stream()
+                .filter(r -> r.get("item").equals(item))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("the price list has no " + item));
+    }
+
+    public CodeTable table() {
+        return table;
+    }
+}

@@ -11,6 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
+import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
@@ -204,8 +205,21 @@ public final class EntryForm extends EntryFields {
             if (sets.stream().noneMatch(o -> o.value().equals(en.coefficients()))) {
                 sets.add(0, new Option(en.coefficients(), en.coefficients() + ", not there any more"));
             }
+            List<Option> nationals = new ArrayList<>(List.of(new Option("", "recommended values")));
+            for (CodeTable t : tables.nationals()) {
+                nationals.add(new Option(t.id(), t.title() + ", " + t.status().words()));
+            }
             groups.add(plain(
                     "Wind: 10-minute mean, 50 years",
+                    new Input(
+                            "$.site.national",
+                            "National parameters",
+                            en.national(),
+                            "",
+                            "the annex in force decides",
+                            nationals,
+                            "choice",
+                            false),
                     measure("$.site.wind", "Basic wind velocity v_b,0", Dimension.SPEED, s.wind(), MISSING),
                     choice("$.site.terrain", "Terrain category", en.terrain(), List.of("0", "I", "II", "III", "IV")),
                     number("$.site.directionFactor", "Direction factor c_dir", en.directionFactor(), ""),

@@ -291,7 +291,9 @@ public record JobSheet(
                     + ".");
         } else if (job.site().code() instanceof Job.EnSite site) {
             list.add("Wind speed is a 10-minute mean with a return period of 50 years, terrain " + site.terrain()
-                    + "; recommended values of the Eurocodes, no national annex.");
+                    + (site.national().isEmpty()
+                            ? "; recommended values of the Eurocodes, no national annex."
+                            : "; national parameters " + site.national() + "."));
             list.add("Net coefficients of the panels: set " + site.coefficients() + ".");
             list.add("The AC run is sized by NEC tables for orientation only.");
         }

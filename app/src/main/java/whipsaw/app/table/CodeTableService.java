@@ -11,6 +11,7 @@ import whipsaw.app.store.StoreException;
 import whipsaw.core.design.Solver;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.NationalParameters;
 import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.table.TableRules;
 import whipsaw.core.working.DataStatus;
@@ -83,10 +84,12 @@ public class CodeTableService {
 
     /** Looks at a table without taking it. */
     public Preview preview(String id, String title, String source, String edition, String csv) {
-        boolean net = id.startsWith(NetCoefficients.ID_PREFIX) && id.matches("[a-z0-9_]{18,60}");
+        boolean net = (id.startsWith(NetCoefficients.ID_PREFIX) && id.matches("[a-z0-9_]{18,60}"))
+                || (id.startsWith(NationalParameters.ID_PREFIX) && id.matches("[a-z0-9_]{21,60}"));
         if (!net && !shipped.has(id)) {
-            return refused("there is no table '" + id + "'; a new one can only be a net-coefficient set, named "
-                    + NetCoefficients.ID_PREFIX + "and a word of your own in small letters");
+            return refused("there is no table '" + id + "'; a new one can only be a net-coefficient set or national"
+                    + " parameters, named " + NetCoefficients.ID_PREFIX + " or " + NationalParameters.ID_PREFIX
+                    + " and a word of your own in small letters");
         }
         if (source.isBlank() || edition.isBlank()) {
             return refused("source and edition are missing: name the standard or report and its edition or date");

@@ -8,6 +8,7 @@ import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -65,6 +66,17 @@ final class ChoiceRules {
                             + tables.netCoefficients().stream()
                                     .map(set -> set.table().id())
                                     .collect(Collectors.joining(", "))));
+        }
+        if (job.site().code() instanceof Job.EnSite en
+                && !en.national().isEmpty()
+                && tables.nationals().stream().noneMatch(t -> t.id().equals(en.national()))) {
+            problems.add(new Problem(
+                    "$.site.national",
+                    "National parameters",
+                    en.national(),
+                    "are not there; sets that are: "
+                            + tables.nationals().stream().map(CodeTable::id).collect(Collectors.joining(", "))
+                            + "; left out: the recommended values"));
         }
         moduleFits(problems, array.module(), plan, units);
         return problems;

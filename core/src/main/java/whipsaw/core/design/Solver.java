@@ -53,6 +53,10 @@ public final class Solver {
 
     /** Solves a job without problems. */
     public Design solve(Job job) {
+        return solve(job, tables.forJob(job));
+    }
+
+    private static Design solve(Job job, CodeTables tables) {
         RoofPlan plan = RoofPlan.of(job.roof());
         SiteActions site = SiteActions.of(job, plan, tables);
         ArrayLayout layout = ArrayStage.of(job, plan, tables.setbacks());

@@ -24,7 +24,7 @@ public final class Figures {
 
     public Figures(Design design, CodeTables tables) {
         this.design = design;
-        this.tables = tables;
+        this.tables = tables.forJob(design.job());
     }
 
     /** The working of a figure, or null when there is none of that key. */

@@ -20,7 +20,7 @@ public final class CodeFamilyChange {
                             "orography", 1.0,
                             "coefficients", ""));
     private static final List<String> ASKED_AGAIN =
-            List.of("wind", "snow", "snowExposure", "snowThermal", "sds", "stories", "floorShare");
+            List.of("wind", "snow", "snowExposure", "snowThermal", "sds", "stories", "floorShare", "national");
 
     private CodeFamilyChange() {}
 

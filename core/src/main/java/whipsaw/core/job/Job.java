@@ -287,6 +287,7 @@ public record Job(
      *
      * @param wind 10-minute mean v_b,0 at 10 m in terrain II, 50 years
      * @param coefficients id of the net-coefficient set of tilted panels
+     * @param national id of the national parameters; empty for the recommended values
      * @param snow characteristic ground snow load s_k
      */
     public record EnSite(
@@ -296,6 +297,7 @@ public record Job(
             double seasonFactor,
             double orography,
             String coefficients,
+            String national,
             Measure snow,
             double snowExposure,
             double snowThermal)

@@ -155,6 +155,7 @@ public final class JobReader {
                 doc.numberOr("seasonFactor", "Season factor c_season", 0.5, 1, 1),
                 doc.numberOr("orography", "Orography factor c_o", 1, 2, 1),
                 doc.text("coefficients", "Net-coefficient set", 80),
+                doc.textOrEmpty("national", "National parameters", 80),
                 doc.measureOrNull("snow", Fields.SNOW),
                 doc.numberOr("snowExposure", "Snow exposure coefficient C_e", 0.5, 2, 1),
                 doc.numberOr("snowThermal", "Snow thermal coefficient C_t", 0.5, 1.5, 1));

@@ -67,6 +67,7 @@ public final class JobWriter {
                     .put("seasonFactor", en.seasonFactor())
                     .put("orography", en.orography())
                     .put("coefficients", en.coefficients())
+                    .text("national", en.national())
                     .put("floorShare", Double.isNaN(site.floorShare()) ? null : site.floorShare());
         }
         return doc.measure("snow", site.snow(), Quantity.PRESSURE)

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.Job;
 import whipsaw.core.working.DataStatus;
@@ -27,6 +28,7 @@ public final class CodeTables {
     private final PriceTable prices;
     private final MemberTables members;
     private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
+    private final Map<String, CodeTables> national = new ConcurrentHashMap<>();
 
     private CodeTables(Map<String, CodeTable> byId) {
         this.byId = byId;
@@ -85,6 +87,20 @@ public final class CodeTables {
         return table;
     }
 
+    /** Sets of national parameters. */
+    public List<CodeTable> nationals() {
+        return byId.values().stream()
+                .filter(t -> t.id().startsWith(NationalParameters.ID_PREFIX))
+                .toList();
+    }
+
+    /** The tables as a job reads them: with the national parameters it chose. */
+    public CodeTables forJob(Job job) {
+        return job.site().code() instanceof Job.EnSite en && !en.national().isEmpty()
+                ? national.computeIfAbsent(en.national(), id -> NationalParameters.over(this, table(id)))
+                : this;
+    }
+
     /** The tables a solve of a job reads. */
     public List<CodeTable> inUse(Job job) {
         List<CodeTable> used = new ArrayList<>();
@@ -97,6 +113,9 @@ public final class CodeTables {
                 used.add(en.roofTable());
             }
             used.add(en.recommendedTable());
+            if (has(site.national())) {
+                used.add(table(site.national()));
+            }
         } else {
             used.add(wind.coefficientTable());
             used.add(wind.exposureTable());

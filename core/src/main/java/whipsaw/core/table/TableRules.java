@@ -31,20 +31,26 @@ public final class TableRules {
     /**
      * Everything wrong with a table, each in words; empty when it may be used.
      *
-     * @param shipped the table it would replace, or null for a new net-coefficient set
+     * @param shipped the table it would replace, or null for a new set of net coefficients or national parameters
      */
     public static List<String> problems(CodeTable table, CodeTable shipped) {
         TableRules rules = new TableRules(table);
         if (table.rows().isEmpty() || table.rows().size() > MOST_ROWS) {
             return List.of("it has " + table.rows().size() + " rows: 1 to " + MOST_ROWS + " are allowed");
         }
-        List<String> columns = shipped == null
-                ? NET_COLUMNS
-                : List.copyOf(shipped.rows().get(0).keySet());
+        boolean national = table.id().startsWith(NationalParameters.ID_PREFIX);
+        List<String> columns = national
+                ? NationalParameters.COLUMNS
+                : shipped == null
+                        ? NET_COLUMNS
+                        : List.copyOf(shipped.rows().get(0).keySet());
         Set<String> given = table.rows().get(0).keySet();
         if (!given.equals(new LinkedHashSet<>(columns))) {
             return List.of(
                     "its columns are " + String.join(", ", given) + "; they have to be " + String.join(", ", columns));
+        }
+        if (national) {
+            return NationalParameters.problems(table, CodeTables.shipped().table("en_recommended"));
         }
         if (shipped != null) {
             rules.numbersStay(shipped);

@@ -18,7 +18,11 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
 import whipsaw.core.site.PeakPressure;
+import whipsaw.core.table.CodeTable;
+import whipsaw.core.table.TableRules;
+import whipsaw.core.working.DataStatus;
 
 /** Demand and ballast in the EN family: by hand, by property, and refused outside the set's limits. */
 class NetDemandTest {
@@ -178,7 +182,8 @@ class NetDemandTest {
     void aSetThatIsNotThereIsAProblemWithTheOnesThatAre() {
         Job job = paired();
         Job.EnSite en = (Job.EnSite) job.site().code();
-        Job.EnSite other = new Job.EnSite(en.wind(), en.terrain(), 1, 1, 1, "net_coefficients_gone", en.snow(), 1, 1);
+        Job.EnSite other =
+                new Job.EnSite(en.wind(), en.terrain(), 1, 1, 1, "net_coefficients_gone", "", en.snow(), 1, 1);
         Job.Site site = new Job.Site(
                 job.site().latitude(),
                 job.site().longitude(),
@@ -265,5 +270,48 @@ class NetDemandTest {
                         .working("uplift/" + field.module().number())
                         .steps())
                 .anySatisfy(s -> assertThat(s.clause()).contains("govern"));
+    }
+
+    @Test
+    void nationalParametersTakeThePlaceOfRecommendedOnesAndAreNamed() {
+        Design plain = pairedDesign();
+        Design national = pairedDesign("site.national", "national_parameters_lowmark");
+        double factor = 1.22 / 1.25;
+        assertThat(national.site().wind().pressurePa())
+                .isCloseTo(plain.site().wind().pressurePa() * factor, within(1e-9));
+        assertThat(national.site().snow().roofPa())
+                .isCloseTo(plain.site().snow().roofPa() * 0.85 / 0.8, within(1e-9));
+        assertThat(national.holdDown().worst().ballast().hold().factors().wind())
+                .isEqualTo(1.4);
+        assertThat(Jobs.SOLVER.resting(national.job()).codeTables())
+                .anySatisfy(t -> assertThat(t.id()).isEqualTo("national_parameters_lowmark"));
+        assertThat(new Figures(national, Jobs.SOLVER.tables()).status()).isEqualTo(DataStatus.INVENTED);
+        var gone = JobReader.read(
+                Jobs.with(Jobs.document("paired-roof"), "site.national", "national_parameters_atlantis"), false);
+        assertThat(Jobs.SOLVER.problems(gone.job())).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("$.site.national");
+            assertThat(p.message()).contains("national_parameters_lowmark");
+        });
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "rho_kg_per_m3,1.2/rho,1|is none of",
+                "equ_wind,1.4/equ_wind,1.5|there twice",
+                "snow_mu_flat,-0.8|no number above 0"
+            })
+    void nationalParametersThatMakeNoSenseAreRefused(String rows, String words) {
+        CodeTable set = CodeTable.read(
+                "national_parameters_x",
+                "X",
+                "annex",
+                "1",
+                DataStatus.INVENTED,
+                "",
+                "parameter,value\n" + rows.replace('/', '\n') + "\n");
+        assertThat(TableRules.problems(set, null)).singleElement().satisfies(p -> assertThat(p)
+                .contains(words));
     }
 }

@@ -155,6 +155,7 @@ public final class PlanDrawing {
             circuits.strings();
         }
         circuits.run();
+        SetDownLayer.draw(design, svg, textM);
         dimensions.edges();
         dimensions.setOut();
         zones.names();

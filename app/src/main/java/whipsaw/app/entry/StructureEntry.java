@@ -41,6 +41,17 @@ public final class StructureEntry extends EntryFields {
         }
         members.put("type", Map.of("catalogue", us ? "member/i-12-26" : "member/i-200-100"));
         List<New> all = new ArrayList<>(List.of(new New("Add members", PATH + ".members", Json.write(members))));
+        Map<String, Object> pallet = new LinkedHashMap<>();
+        pallet.put("id", "@id");
+        pallet.put("name", "Pallet of modules");
+        pallet.put("stage", "loading");
+        pallet.put("x", us ? "~20 ft" : "~6 m");
+        pallet.put("y", us ? "~20 ft" : "~6 m");
+        pallet.put("width", us ? "~7 ft 6 in" : "~2.3 m");
+        pallet.put("depth", us ? "~4 ft" : "~1.2 m");
+        pallet.put("mass", us ? "~2000 lb" : "~900 kg");
+        pallet.put("high", 1);
+        all.add(new New("Set something down", PATH + ".setDowns", Json.write(pallet)));
         for (Structure.Members m : job.roof().fabric().structure().members()) {
             Map<String, Object> work = new LinkedHashMap<>();
             work.put("id", "@id");
@@ -58,6 +69,12 @@ public final class StructureEntry extends EntryFields {
                 "Loads without the array",
                 measure(PATH + ".dead", "Existing dead load", Dimension.LOAD, s.dead(), "not known"),
                 measure(PATH + ".live", "Roof live load", Dimension.LOAD, s.live(), "none"),
+                measure(
+                        PATH + ".construction",
+                        "Construction load allowed",
+                        Dimension.LOAD,
+                        s.construction(),
+                        "not known"),
                 yesNo(
                         PATH + ".liveUnderArray",
                         "Live load under modules",
@@ -78,6 +95,9 @@ public final class StructureEntry extends EntryFields {
         }
         for (Structure.Members m : s.members()) {
             groups.add(members(m, pitched));
+        }
+        for (Structure.SetDown d : s.setDowns()) {
+            groups.add(setDown(d));
         }
         for (Structure.Work w : s.works()) {
             String path = PATH + ".works[id=" + w.id() + "]";
@@ -102,6 +122,23 @@ public final class StructureEntry extends EntryFields {
                                     "as 2026-05-31"))));
         }
         return groups;
+    }
+
+    private EntryForm.Group setDown(Structure.SetDown d) {
+        String path = PATH + ".setDowns[id=" + d.id() + "]";
+        return new EntryForm.Group(
+                "Set down: " + d.name(),
+                "",
+                path,
+                List.of(
+                        text(path + ".name", "What", d.name()),
+                        text(path + ".stage", "Stage", d.stage()),
+                        measure(path + ".x", "x of its left end", Dimension.ROOF_LENGTH, d.x()),
+                        measure(path + ".y", "y of its lower end", Dimension.ROOF_LENGTH, d.y()),
+                        measure(path + ".width", "Width", Dimension.ROOF_LENGTH, d.width()),
+                        measure(path + ".depth", "Depth", Dimension.ROOF_LENGTH, d.depth()),
+                        measure(path + ".mass", "Mass of one", Dimension.MASS, d.mass()),
+                        number(path + ".high", "On each other", d.high(), "")));
     }
 
     private EntryForm.Group onFaces(Structure.OnFaces faces) {

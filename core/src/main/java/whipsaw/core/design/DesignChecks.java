@@ -43,7 +43,7 @@ final class DesignChecks {
             all.ballast();
             all.roofLoad();
         }
-        all.checks.addAll(StructureChecks.of(design));
+        all.checks.addAll(StructureChecks.of(design, tables));
         all.siteGiven();
         all.checks.addAll(SurveyChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design));

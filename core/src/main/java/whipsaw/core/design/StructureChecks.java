@@ -14,6 +14,8 @@ import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.SeismicDisplacement;
+import whipsaw.core.structure.SetDowns;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
@@ -25,7 +27,7 @@ final class StructureChecks {
 
     private StructureChecks() {}
 
-    static List<Check> of(Design design) {
+    static List<Check> of(Design design, CodeTables tables) {
         List<Check> checks = new ArrayList<>();
         floor(design, checks);
         seismic(design, checks);
@@ -50,6 +52,9 @@ final class StructureChecks {
         }
         if (design.faceWind() != null && !members.sets().isEmpty()) {
             checks.add(unevenSnow(design));
+        }
+        for (SetDowns.Stand stand : SetDowns.of(design.job(), design.plan(), tables)) {
+            checks.add(setDown(design, stand));
         }
         for (Structure.Work work : design.job().roof().fabric().structure().works()) {
             checks.add(signed(design, work));
@@ -280,6 +285,53 @@ final class StructureChecks {
                 given == null
                         ? "enter an engineer's uneven snow on the faces; until then members are checked under even snow"
                         : "");
+    }
+
+    private static Check setDown(Design design, SetDowns.Stand stand) {
+        UnitSystem units = design.job().project().units();
+        Structure.SetDown what = stand.what();
+        String id = "roof.set-down-" + what.id();
+        String title = what.name() + ", " + what.high() + " high, " + what.stage();
+        String pressure = Show.both(units, Dimension.LOAD, stand.pressurePa());
+        String source = "construction load and simple members below, with all of its stage, without snow and array";
+        if (!stand.inTheWay().isEmpty()) {
+            return Check.stated(
+                    id,
+                    title,
+                    "stands on " + stand.inTheWay(),
+                    "free roof",
+                    Verdict.FAILS,
+                    source,
+                    "roof.footprint",
+                    "put it elsewhere");
+        }
+        if (!stand.known()) {
+            return Check.stated(
+                    id,
+                    title,
+                    pressure,
+                    "missing: the construction load allowed, or members",
+                    Verdict.NOT_ESTABLISHED,
+                    source,
+                    "roof.footprint",
+                    "enter the construction load an engineer allows; until then set nothing down");
+        }
+        boolean byMember = stand.worst() != null && stand.worst().after().utilisation() >= stand.utilisation();
+        return Check.compare(
+                id,
+                title,
+                byMember
+                        ? Show.number(stand.utilisation(), 2) + " at member "
+                                + stand.worst().line().number()
+                        : pressure,
+                byMember ? "1.00" : Show.both(units, Dimension.LOAD, stand.allowedPa()),
+                stand.utilisation(),
+                null,
+                source,
+                "roof.footprint",
+                stand.mostHigh() == 0
+                        ? "not even one may stand here: spread it over more members or put it elsewhere"
+                        : "at most " + stand.mostHigh() + " on each other here");
     }
 
     private static Check signed(Design design, Structure.Work work) {

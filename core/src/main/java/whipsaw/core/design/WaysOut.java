@@ -104,6 +104,7 @@ public final class WaysOut {
         all.blocks(blocks);
         all.walkway();
         all.setback();
+        all.shift();
         all.feeders();
         all.leaveOut();
         if (all.ways.stream().noneMatch(Way::clean)) {
@@ -271,6 +272,35 @@ public final class WaysOut {
     }
 
     /** The smallest wider set-back that clears the check, else the widest tried that helps. */
+    /** Moves the whole array a little, so that its feet stand on other members; the best way of each direction. */
+    private void shift() {
+        if (!check.id().startsWith("roof.members-")) {
+            return;
+        }
+        Job.ArrayChoice array = design.job().array();
+        for (boolean along : new boolean[] {true, false}) {
+            double now = (along ? array.shiftAlong() : array.shiftAcross()).si();
+            Way best = null;
+            for (int step : new int[] {-3, -2, -1, 1, 2, 3}) {
+                String typed = Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, now + step * STEP_M);
+                Way way = way(
+                        "shift",
+                        "The array shifted " + (along ? "along" : "across") + " its rows, to " + typed,
+                        set(along ? "$.array.shiftAlong" : "$.array.shiftAcross", typed));
+                boolean better = way != null
+                        && (best == null
+                                || way.after() == null
+                                || (best.after() != null
+                                        && way.after().utilisation()
+                                                < best.after().utilisation()));
+                best = better ? way : best;
+            }
+            if (best != null) {
+                ways.add(best);
+            }
+        }
+    }
+
     private void setback() {
         double needed = check.id().equals("wind.edge-clear")
                 ? TiltedArray.clearNeededM(design.layout().highEdgeM(), 0)

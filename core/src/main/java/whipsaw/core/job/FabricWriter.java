@@ -55,6 +55,22 @@ final class FabricWriter {
                                                 .put("on", w.signedOn().toString())
                                                 .map)
                         .map))
+                .measure("construction", s.construction(), Quantity.PRESSURE)
+                .put("setDowns", s.setDowns().isEmpty() ? null : Tree.list(s.setDowns(), FabricWriter::setDown))
+                .map;
+    }
+
+    private static Object setDown(Structure.SetDown d) {
+        return new Tree()
+                .put("id", d.id())
+                .put("name", d.name())
+                .put("stage", d.stage())
+                .length("x", d.x())
+                .length("y", d.y())
+                .length("width", d.width())
+                .length("depth", d.depth())
+                .measure("mass", d.mass(), Quantity.MASS)
+                .put("high", d.high())
                 .map;
     }
 

@@ -14,6 +14,8 @@ import whipsaw.core.units.Spacings;
  * @param liveUnderArray whether the live load acts where modules lie
  * @param smallIncrease whether members may rest on the rule of small increases of existing buildings
  * @param onFaces loads of pitched faces
+ * @param construction load that may be set down for a while, as an engineer allows it; null when not known
+ * @param setDowns what is set down on the roof while building
  */
 public record Structure(
         Measure dead,
@@ -22,14 +24,17 @@ public record Structure(
         boolean smallIncrease,
         OnFaces onFaces,
         List<Members> members,
-        List<Work> works) {
+        List<Work> works,
+        Measure construction,
+        List<SetDown> setDowns) {
     /** Nothing is known of it. */
     public static final Structure UNKNOWN =
-            new Structure(null, null, true, false, OnFaces.UNKNOWN, List.of(), List.of());
+            new Structure(null, null, true, false, OnFaces.UNKNOWN, List.of(), List.of(), null, List.of());
 
     public Structure {
         members = List.copyOf(members);
         works = List.copyOf(works);
+        setDowns = List.copyOf(setDowns);
     }
 
     /** The kinds of members. */
@@ -79,6 +84,26 @@ public record Structure(
             bays = List.copyOf(bays);
         }
     }
+
+    /**
+     * A pallet or a stack set down on the roof while building.
+     *
+     * @param stage those of one stage stand there at the same time
+     * @param x its left end
+     * @param y its lower end
+     * @param mass of one layer or pallet
+     * @param high how many stand on each other
+     */
+    public record SetDown(
+            String id,
+            String name,
+            String stage,
+            Measure x,
+            Measure y,
+            Measure width,
+            Measure depth,
+            Measure mass,
+            int high) {}
 
     /**
      * Strengthening of members in some bays.

@@ -14,6 +14,7 @@ import whipsaw.core.units.Measure;
 final class StructureReader {
     private static final int MOST_MEMBERS = 60;
     private static final int MOST_WORKS = 400;
+    private static final int MOST_SET_DOWNS = 200;
     private static final int MOST_BAYS = 2000;
 
     private StructureReader() {}
@@ -59,7 +60,9 @@ final class StructureReader {
                 doc.flag("smallIncrease", "Rule of small increases", false),
                 onFaces(doc.objectOrNull("onFaces", "Loads of pitched faces")),
                 members,
-                works);
+                works,
+                doc.measureOrNull("construction", Fields.CONSTRUCTION),
+                setDowns(doc));
         doc.done();
         return structure;
     }
@@ -79,6 +82,29 @@ final class StructureReader {
                 type == null ? null : member(type),
                 m.has("freeFlange") ? m.number("freeFlange", "Share with a free flange", 0.05, 1) : Double.NaN,
                 m.measureOrNull("connection", Fields.CONNECTION));
+    }
+
+    private static List<Structure.SetDown> setDowns(Doc doc) {
+        List<Structure.SetDown> all = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Doc d : doc.objects("setDowns", "Set down on the roof", MOST_SET_DOWNS)) {
+            Structure.SetDown one = new Structure.SetDown(
+                    d.text("id", "Id", 40),
+                    d.text("name", "What is set down", 60),
+                    d.text("stage", "Stage", 40),
+                    d.measure("x", Fields.COORDINATE),
+                    d.measure("y", Fields.COORDINATE),
+                    d.measure("width", Fields.SET_DOWN_SIDE),
+                    d.measure("depth", Fields.SET_DOWN_SIDE),
+                    d.measure("mass", Fields.SET_DOWN_MASS),
+                    d.whole("high", "How many on each other", 1, 12));
+            if (one.id() != null && !ids.add(one.id())) {
+                d.problem("id", "Id", one.id(), "is taken by another: give each its own");
+            }
+            all.add(one);
+            d.done();
+        }
+        return all;
     }
 
     private static Structure.OnFaces onFaces(Doc doc) {

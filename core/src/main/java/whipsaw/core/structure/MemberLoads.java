@@ -24,6 +24,7 @@ final class MemberLoads {
     private final double snowPa;
     private final FaceWind wind;
     private final double facesPa;
+    private final boolean forAWhile;
     private final MemberTables.Combination upliftCombination;
     private final double livePa;
     private final boolean liveUnderArray;
@@ -39,17 +40,35 @@ final class MemberLoads {
     /** @param wind on a pitched roof; null for a flat one */
     MemberLoads(
             Structure structure, SiteActions site, FaceWind wind, List<Foot> feet, MemberTables tables, String family) {
+        this(structure, site, wind, feet, tables, family, false);
+    }
+
+    /** What stands on the roof for a while, as a live load without snow and without other live load. */
+    static MemberLoads setDown(Structure structure, List<Foot> stands, MemberTables tables, String family) {
+        return new MemberLoads(structure, null, null, stands, tables, family, true);
+    }
+
+    private MemberLoads(
+            Structure structure,
+            SiteActions site,
+            FaceWind wind,
+            List<Foot> feet,
+            MemberTables tables,
+            String family,
+            boolean forAWhile) {
         this.deadPa = structure.dead().si();
-        this.snow = site.drifts();
+        this.forAWhile = forAWhile;
+        this.snow = forAWhile ? null : site.drifts();
         Structure.OnFaces faces = structure.onFaces();
-        double even = snow == null ? site.snow().roofPa() : snow.uniformPa();
+        double even = forAWhile ? 0 : snow == null ? site.snow().roofPa() : snow.uniformPa();
         this.snowPa = wind == null || faces.snow() == null
                 ? even
                 : Math.max(even, faces.snow().si());
         this.wind = wind;
         this.facesPa = wind == null ? 0 : faces.array().si();
         this.upliftCombination = tables.uplift(family);
-        this.livePa = structure.live() == null ? 0 : structure.live().si();
+        this.livePa =
+                structure.live() == null || forAWhile ? 0 : structure.live().si();
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
@@ -151,6 +170,9 @@ final class MemberLoads {
         }
         List<Member> members = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
+            if (forAWhile && standing.get(i).weights().isEmpty()) {
+                continue;
+            }
             Structure.Members set = lines.get(i).set();
             String bay = plan.bays().get(lines.get(i).bay()).name();
             boolean doubled = MemberLines.works(structure, set, bay, "double");
@@ -383,12 +405,12 @@ final class MemberLoads {
 
         List<Beam.Load> all(MemberTables.Combination c) {
             double uniform = c.dead() * deadPa + c.snow() * snowPa + c.live() * livePa;
-            return all(uniform, c.dead(), c.snow(), c.live());
+            return all(uniform, forAWhile ? c.live() : c.dead(), c.snow(), c.live());
         }
 
         /** Snow or live load alone. */
         List<Beam.Load> variable(MemberTables.Combination c) {
-            return all(c.snow() * snowPa + c.live() * livePa, 0, c.snow(), c.live());
+            return all(c.snow() * snowPa + c.live() * livePa, forAWhile ? c.live() : 0, c.snow(), c.live());
         }
 
         private List<Beam.Load> all(double uniformPa, double weightFactor, double snowFactor, double liveFactor) {

@@ -6,6 +6,7 @@ import { startMakers, workOut } from "./workout.js";
 import { token } from "./token.js";
 import * as working from "./working.js";
 import * as zones from "./zones.js";
+import { lookUpSite } from "./sitevalues.js";
 
 const plan = new Plan({ change, preview, explain: open, tell, list: () => showList(slug(), !listShown()) });
 let layers = new Set();
@@ -31,8 +32,16 @@ async function post(path, body, accept = "application/json, text/html") {
   });
 }
 
-/** Stores a change as one revision; on refusal shows each problem beside its field. */
-async function change(changes, field = null, base = Number(bench().dataset.revision), words = undefined) {
+let turn = Promise.resolve();
+
+/** Stores a change as one revision once those before it have been answered, so that quick typing does not overtake itself. */
+function change(...what) {
+  turn = turn.catch(() => {}).then(() => changeNow(...what));
+  return turn;
+}
+
+/** On refusal shows each problem beside its field. */
+async function changeNow(changes, field = null, base = Number(bench().dataset.revision), words = undefined) {
   clearFaults();
   let answer;
   try {
@@ -380,6 +389,7 @@ document.addEventListener("click", (event) => {
   if (button.dataset.append) append(button);
   if (button.dataset.workOn) workOn(button.dataset.workOn, button.textContent);
   if (button.dataset.route) routeForRun(button.dataset.route);
+  if (button.id === "look-up-site") lookUpSite(slug());
   if (button.id === "scale-picture") plan.sketch.start("scale");
   if (button.dataset.remove) change([{ op: "remove", path: button.dataset.remove }]);
   if (button.id === "undo") step("undo");
@@ -406,7 +416,7 @@ function showHash() {
 }
 
 window.addEventListener("hashchange", showHash);
-zones.listen(slug, (zone) => open(`zone/${zone}`));
+zones.listen(slug, (zone) => plan.sketch.on || plan.measure.on || open(`zone/${zone}`));
 arrange();
 showHash();
 const told = document.getElementById("banner").dataset.told;

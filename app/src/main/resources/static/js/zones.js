@@ -16,10 +16,12 @@ export function listen(slug, show) {
   const of = (event) => event.target.closest?.("[data-zone]")?.dataset.zone;
   const tell = async (event) => {
     const zone = of(event);
-    if (!zone) return;
+    const flag = event.target.closest?.("[data-zone]");
+    if (!zone || event.buttons) return;
     const answer = await fetch(`/jobs/${slug()}/working/text?figure=${encodeURIComponent(`zone/${zone}`)}`);
     const words = answer.ok ? (await answer.text()).split("\n").slice(0, 2).join(": ") : `zone ${zone}: no module lies in it`;
-    document.getElementById("told").textContent = words;
+    // the pointer or the focus may have gone on in the meantime
+    if (flag.matches(":hover, :focus")) document.getElementById("told").textContent = words;
   };
   document.addEventListener("pointerover", tell);
   document.addEventListener("focusin", tell);

@@ -34,6 +34,9 @@ final class ZoneLayer {
     private final List<RoofZones.Area> areas;
     private final boolean later;
 
+    /** Zones one of whose names can be reached by Tab; one each is enough. */
+    private final Set<String> reached = new HashSet<>();
+
     /**
      * @param patient whether the drawing waits for zones however long they take; else those of many
      *     corners that are not at hand are left for later
@@ -204,8 +207,9 @@ final class ZoneLayer {
                 "g",
                 (id.equals("p")
                                 ? ""
-                                : "class=\"zoneflag\" role=\"button\" tabindex=\"0\" data-zone=\"" + zone
-                                        + "\" aria-label=\"" + words + ": its coefficient\" ")
+                                : "class=\"zoneflag\" role=\"button\" tabindex=\"" + (reached.add(zone) ? 0 : -1)
+                                        + "\" data-zone=\"" + zone + "\" aria-label=\"" + words
+                                        + ": its coefficient\" ")
                         + "transform=\"rotate(" + Show.number(angle, 2) + " " + Svg.u(at.x) + " " + Svg.u(-at.y)
                         + ")\"");
         PlanDrawing.rect(svg, "flag", at.x - width / 2, at.y - sizeM * 0.5, width, sizeM, 0);

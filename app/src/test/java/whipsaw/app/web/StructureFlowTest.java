@@ -2,6 +2,7 @@ package whipsaw.app.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -109,5 +110,71 @@ class StructureFlowTest extends ServedTest {
                         .hasText(slug.equals(hall) ? "unconfirmed" : "invented");
             }
         }
+    }
+
+    @Test
+    void aPalletIsSetDownMovedOffAVentAndStackedUntilItIsTooMuch() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJob(), false).job());
+        try (Page page = page()) {
+            openBench(page, slug);
+            int at = Integer.parseInt(page.locator("#bench").getAttribute("data-revision"));
+            page.locator("details[data-section=structure]").evaluate("d => d.open = true");
+            page.getByText("Set something down", new Page.GetByTextOptions().setExact(true))
+                    .click();
+            Locator check = page.locator("#checks [data-check^='roof.set-down-']")
+                    .filter(new Locator.FilterOptions().setHasText("Pallet of modules"));
+            assertThat(check).containsText("1 high, loading");
+            String path = page.locator("[data-path*='setDowns'][data-path$='.high']")
+                    .last()
+                    .getAttribute("data-path")
+                    .replace(".high", "");
+            set(page, path + ".x", "25 ft");
+            set(page, path + ".y", "92 ft");
+            assertThat(check).containsText("stands on Vent 1");
+            set(page, path + ".x", "60 ft");
+            assertThat(check).not().containsText("stands on");
+            set(page, path + ".high", "13");
+            assertThat(page.locator(".entryline.wrong")).containsText("1 to 12");
+            set(page, path + ".high", "12");
+            assertThat(check).containsText("fails");
+            assertThat(check).containsText("on each other here");
+            assertThat(page.locator("#plan .setdownname").last()).hasText("Pallet of modules ×12");
+            page.locator("#undo").click();
+            assertThat(check).containsText("1 high");
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", String.valueOf(at + 6));
+        }
+    }
+
+    @Test
+    void nationalParametersAndAFloorAreChosenAndSayWhereTheyGovern() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJobs().get(1), false).job());
+        JobService jobs = server.bean(JobService.class);
+        double peak = jobs.open(slug).design().site().wind().pressurePa();
+        try (Page page = page()) {
+            openBench(page, slug);
+            page.locator("details[data-section=site]").evaluate("d => d.open = true");
+            page.locator("[data-path='$.site.national']").selectOption("national_parameters_lowmark");
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+            assertThat(page.locator("[data-path='$.site.national']")).hasValue("national_parameters_lowmark");
+            set(page, "$.site.leastUplift", "2 m");
+            assertThat(page.locator(".entryline.wrong")).containsText("kPa");
+            set(page, "$.site.leastUplift", "0.7");
+            Locator floor = page.locator("#checks [data-check='wind.floor']");
+            assertThat(floor).containsText("by the least design uplift");
+            floor.click();
+            assertThat(page.locator("#working .answer")).containsText("by the least design uplift");
+            assertThat(page.locator("#working .steps")).containsText("governs");
+            set(page, "$.site.leastUplift", "");
+            assertThat(floor).hasCount(0);
+        }
+        assertThat(jobs.open(slug).design().site().wind().pressurePa() / peak).isCloseTo(1.22 / 1.25, within(1e-9));
+    }
+
+    private static void set(Page page, String path, String value) {
+        Locator field = page.locator("[data-path='" + path + "']");
+        field.fill(value);
+        field.blur();
     }
 }

@@ -37,6 +37,20 @@ final class FaceFigures {
                 + Show.number(b.x(), 0) + " ft², straight in the logarithm of the area between";
     }
 
+    private static Term velocity(Design design) {
+        return Term.computed(
+                "q_h", "velocity pressure", load(design, design.faceWind().qhPa()), "site.qh");
+    }
+
+    private static Term coefficient(String words, double value, CodeTables tables) {
+        return Term.data(
+                "GC_p",
+                words,
+                Show.number(value, 3),
+                Origin.TABLE,
+                tables.panels().lowSlopeTable());
+    }
+
     /** @param zone of the roof; null for one that does not exist on it */
     static Working panel(Design design, String zone, CodeTables tables) {
         FaceWind wind = design.faceWind();
@@ -86,13 +100,8 @@ final class FaceFigures {
                         "{q_h} · −{GC_p} · {γ_E} · {γ_a}",
                         load(design, p.upliftPa()),
                         "ASCE 7-16 Eq. 29.4-7",
-                        Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh"),
-                        Term.data(
-                                "GC_p",
-                                "suction",
-                                Show.number(p.suction(), 3),
-                                Origin.TABLE,
-                                tables.panels().lowSlopeTable()),
+                        velocity(design),
+                        coefficient("suction", p.suction(), tables),
                         Term.byRule(
                                 "γ_E", "array edge factor", "1.5", "taken everywhere: as if at the edge of its array"),
                         Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
@@ -102,13 +111,8 @@ final class FaceFigures {
                         "{q_h} · {GC_p} · {γ_a}",
                         load(design, p.downPa()),
                         "with the positive coefficient and no edge factor",
-                        Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh"),
-                        Term.data(
-                                "GC_p",
-                                "pressure",
-                                Show.number(p.pressure(), 3),
-                                Origin.TABLE,
-                                tables.panels().lowSlopeTable()),
+                        velocity(design),
+                        coefficient("pressure", p.pressure(), tables),
                         Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
                 .plot(Plot.of(
                         "area, ft²",
@@ -159,9 +163,7 @@ final class FaceFigures {
                 asce
                         ? "the larger of the bare roof and of modules on it (γ_E and γ_a in place of 1), with the pressure inside; zone by zone along it"
                         : "by an engineer: " + wind.missing() + " are not at hand",
-                asce
-                        ? Term.computed("q_h", "velocity pressure", load(design, wind.qhPa()), "site.qh")
-                        : Term.given("p_e", "entered", load(design, wind.engineerPa()), faces.uplift()),
+                asce ? velocity(design) : Term.given("p_e", "entered", load(design, wind.engineerPa()), faces.uplift()),
                 Term.data(
                         "GC_pi",
                         "inside",

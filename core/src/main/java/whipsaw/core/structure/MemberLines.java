@@ -11,7 +11,6 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.LinePieces;
-import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SheetLines;
 
@@ -78,8 +77,13 @@ public final class MemberLines {
             alike.computeIfAbsent(set.kind() + set.alongX(), k -> new ArrayList<>())
                     .add(set);
         }
+        List<LinePieces.Piece> purlins = structure.members().stream().anyMatch(Structure.Members::surveyed)
+                ? plan.faces().faces().stream()
+                        .flatMap(f -> SheetLines.of(f, plan.roof().fabric()).purlins().stream())
+                        .toList()
+                : List.of();
         List<Strip> strips = new ArrayList<>();
-        alike.values().forEach(sets -> strips.addAll(strips(plan, structure, sets)));
+        alike.values().forEach(sets -> strips.addAll(strips(plan, structure, sets, purlins)));
         return strips;
     }
 
@@ -87,7 +91,8 @@ public final class MemberLines {
         return set.bays().isEmpty() || set.bays().contains(bay.name());
     }
 
-    private static List<Strip> strips(RoofPlan plan, Structure structure, List<Structure.Members> sets) {
+    private static List<Strip> strips(
+            RoofPlan plan, Structure structure, List<Structure.Members> sets, List<LinePieces.Piece> purlins) {
         boolean alongX = sets.get(0).alongX();
         Map<Double, List<Integer>> strips = new TreeMap<>();
         List<RoofPlan.Bay> bays = plan.bays();
@@ -114,7 +119,7 @@ public final class MemberLines {
                                 < SAME_M) {
                     end++;
                 }
-                lines.addAll(run(plan, structure, sets, strip.subList(i, end), from, to));
+                lines.addAll(run(plan, structure, sets, purlins, strip.subList(i, end), from, to));
                 i = end;
             }
             if (!lines.isEmpty()) {
@@ -135,7 +140,8 @@ public final class MemberLines {
     private record Place(Structure.Members set, double at, int bay, boolean added) {}
 
     /** Places of the members of a set across a bay: at their spacing, or where the purlins of the faces cross its middle. */
-    private static List<Double> places(RoofPlan plan, Structure.Members set, RoofPlan.Bay cell, double width) {
+    private static List<Double> places(
+            Structure.Members set, List<LinePieces.Piece> purlins, RoofPlan.Bay cell, double width) {
         if (!set.surveyed()) {
             double first = set.first() == null ? 0 : set.first().si();
             return set.spacing().over(width - first).stream()
@@ -146,17 +152,15 @@ public final class MemberLines {
                 ? (cell.cell().getMinX() + cell.cell().getMaxX()) / 2
                 : (cell.cell().getMinY() + cell.cell().getMaxY()) / 2;
         List<Double> places = new ArrayList<>();
-        for (RoofFace face : plan.faces().faces()) {
-            for (LinePieces.Piece p : SheetLines.of(face, plan.roof().fabric()).purlins()) {
-                double a = set.alongX() ? p.from().x : p.from().y;
-                double b = set.alongX() ? p.to().x : p.to().y;
-                double atA = set.alongX() ? p.from().y : p.from().x;
-                double atB = set.alongX() ? p.to().y : p.to().x;
-                double part = (middle - a) / (b - a);
-                double place = atA + part * (atB - atA);
-                if (part >= 0 && part <= 1 && place >= low(cell, set.alongX()) && place < high(cell, set.alongX())) {
-                    places.add(place);
-                }
+        for (LinePieces.Piece p : purlins) {
+            double a = set.alongX() ? p.from().x : p.from().y;
+            double b = set.alongX() ? p.to().x : p.to().y;
+            double atA = set.alongX() ? p.from().y : p.from().x;
+            double atB = set.alongX() ? p.to().y : p.to().x;
+            double part = (middle - a) / (b - a);
+            double place = atA + part * (atB - atA);
+            if (part >= 0 && part <= 1 && place >= low(cell, set.alongX()) && place < high(cell, set.alongX())) {
+                places.add(place);
             }
         }
         return places;
@@ -167,6 +171,7 @@ public final class MemberLines {
             RoofPlan plan,
             Structure structure,
             List<Structure.Members> sets,
+            List<LinePieces.Piece> purlins,
             List<Integer> bays,
             double from,
             double to) {
@@ -176,7 +181,7 @@ public final class MemberLines {
             RoofPlan.Bay cell = plan.bays().get(bay);
             double width = high(cell, alongX) - low(cell, alongX);
             for (Structure.Members set : sets) {
-                for (double place : in(set, cell) ? places(plan, set, cell, width) : List.<Double>of()) {
+                for (double place : in(set, cell) ? places(set, purlins, cell, width) : List.<Double>of()) {
                     // a line on the grid line belongs to the bay it begins
                     if (place < high(cell, alongX) - SAME_M) {
                         places.add(new Place(set, place, bay, false));

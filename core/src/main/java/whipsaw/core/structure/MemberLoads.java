@@ -17,15 +17,15 @@ import whipsaw.core.units.Limits;
 /** Loads of the roof and of the array on the members of a strip, and what they do. */
 final class MemberLoads {
     /** Pieces of a member in which drifted snow is taken as even. */
-    private static final int PIECES = 16;
+    static final int PIECES = 16;
 
     private final double deadPa;
     private final SnowDrifts snow;
     private final double snowPa;
-    private final FaceWind wind;
+    private final boolean pitched;
+    private final UpliftLoads uplift;
     private final double facesPa;
     private final boolean forAWhile;
-    private final MemberTables.Combination upliftCombination;
     private final double livePa;
     private final boolean liveUnderArray;
     private final boolean smallIncrease;
@@ -64,15 +64,17 @@ final class MemberLoads {
         this.snowPa = wind == null || faces.snow() == null
                 ? even
                 : Math.max(even, faces.snow().si());
-        this.wind = wind;
+        this.pitched = wind != null;
         this.facesPa = wind == null ? 0 : faces.array().si();
-        this.upliftCombination = tables.uplift(family);
         this.livePa =
                 structure.live() == null || forAWhile ? 0 : structure.live().si();
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
         this.resistance = material -> tables.resistance(family, material);
+        this.uplift = wind == null || !wind.known()
+                ? null
+                : new UpliftLoads(wind, deadPa, facesPa, tables.uplift(family), resistance);
         this.smallRatio = tables.limit("small_increase_ratio");
         this.totalSpanOver = tables.limit("deflection_total_span_over");
         this.variableSpanOver = tables.limit("deflection_variable_span_over");
@@ -101,62 +103,6 @@ final class MemberLoads {
         }
     }
 
-    /** What the wind does to a line, looked at in pieces along it. */
-    private MemberUplift uplift(MemberLines.Line line, boolean alongX, double spanM, int count) {
-        if (wind == null || !wind.known()) {
-            return null;
-        }
-        double area = spanM * Math.max(line.carriesM(), spanM / 3);
-        double across = (line.lowM() + line.highM()) / 2;
-        double piece = line.spanM() / PIECES;
-        double perMetre = upliftCombination.dead() * deadPa * line.carriesM();
-        List<Beam.Load> bare = new ArrayList<>();
-        List<Beam.Load> with = new ArrayList<>();
-        double peak = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < PIECES; i++) {
-            double along = line.fromM() + (i + 0.5) * piece;
-            double x = alongX ? along : across;
-            double y = alongX ? across : along;
-            double roof = wind.roofPa(x, y, area);
-            double modules = wind.withModulesPa(x, y, area);
-            peak = Math.max(peak, Math.max(roof, modules));
-            double factor = upliftCombination.wind() * line.carriesM();
-            double array = upliftCombination.dead() * facesPa * line.carriesM();
-            bare.add(new Beam.Load(i * piece, (i + 1) * piece, (roof * factor - perMetre) * piece));
-            with.add(new Beam.Load(i * piece, (i + 1) * piece, (modules * factor - perMetre - array) * piece));
-        }
-        Structure.Members set = line.set();
-        Section section = Section.of(set.type());
-        double limit = section == null
-                ? Double.NaN
-                : set.type().strength().si()
-                        * resistance.apply(set.type().material()).bending()
-                        * section.modulusM3()
-                        * count
-                        * set.freeFlange();
-        Beam.Effect b = worst(bare, line.spanM(), spanM);
-        Beam.Effect w = worst(with, line.spanM(), spanM);
-        return new MemberUplift(
-                Math.max(0, b.momentNm()),
-                Math.max(0, w.momentNm()),
-                limit,
-                Math.max(0, Math.max(b.leftN(), b.rightN())),
-                Math.max(0, Math.max(w.leftN(), w.rightN())),
-                set.connection() == null ? Double.NaN : set.connection().si(),
-                peak,
-                area);
-    }
-
-    /** The part of a line with the larger moment; a support at midspan makes two of it. */
-    private static Beam.Effect worst(List<Beam.Load> loads, double lineM, double spanM) {
-        Beam.Effect first = Beam.of(spanM, cut(loads, 0, spanM));
-        if (lineM - spanM < 1e-9) {
-            return first;
-        }
-        Beam.Effect second = Beam.of(spanM, cut(loads, spanM, spanM));
-        return second.momentNm() > first.momentNm() ? second : first;
-    }
-
     List<Member> members(RoofPlan plan, Structure structure, MemberLines.Strip strip) {
         List<MemberLines.Line> lines = strip.lines();
         List<Standing> standing = new ArrayList<>();
@@ -178,7 +124,7 @@ final class MemberLoads {
             boolean doubled = MemberLines.works(structure, set, bay, "double");
             boolean propped = MemberLines.works(structure, set, bay, "support");
             boolean between = MemberLines.works(structure, set, bay, "between");
-            if (wind != null) {
+            if (pitched) {
                 standing.get(i).lay(lines.get(i), facesPa);
             }
             members.add(member(set.type(), strip.alongX(), lines.get(i), standing.get(i), doubled, propped, between));
@@ -284,7 +230,7 @@ final class MemberLoads {
                 reactions(line, standing, drift),
                 increase,
                 small,
-                uplift(line, alongX, span, count));
+                uplift == null ? null : uplift.of(line, alongX, span, count));
     }
 
     private RoofMembers.Reactions reactions(MemberLines.Line line, Standing standing, List<Beam.Load> drift) {
@@ -374,7 +320,7 @@ final class MemberLoads {
     }
 
     /** Loads of a part of a line, counted from its beginning. */
-    private static List<Beam.Load> cut(List<Beam.Load> loads, double beginM, double spanM) {
+    static List<Beam.Load> cut(List<Beam.Load> loads, double beginM, double spanM) {
         List<Beam.Load> part = new ArrayList<>();
         for (Beam.Load load : loads) {
             double from = Math.max(0, load.fromM() - beginM);

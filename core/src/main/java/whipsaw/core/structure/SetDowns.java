@@ -13,6 +13,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.structure.RoofMembers.Foot;
 import whipsaw.core.structure.RoofMembers.Member;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Limits;
 
 /**
  * Pallets and stacks set down while building: their pressure against the construction load that is allowed, and the
@@ -24,7 +25,28 @@ public final class SetDowns {
 
     private static final int HIGHEST = 12;
 
-    private SetDowns() {}
+    private final Job job;
+    private final RoofPlan plan;
+    private final CodeTables tables;
+    private final Structure structure;
+    private final double allowedPa;
+
+    /** Members there are; none where they or their load are not known. */
+    private final List<MemberLines.Strip> strips;
+
+    private SetDowns(Job job, RoofPlan plan, CodeTables tables) {
+        this.job = job;
+        this.plan = plan;
+        this.tables = tables;
+        this.structure = job.roof().fabric().structure();
+        this.allowedPa = structure.construction() == null
+                ? Double.NaN
+                : structure.construction().si();
+        boolean known = structure.dead() != null
+                && !plan.bays().isEmpty()
+                && job.roof().fabric().flat();
+        this.strips = known ? MemberLines.of(plan, structure) : List.of();
+    }
 
     /**
      * One thing set down.
@@ -49,59 +71,45 @@ public final class SetDowns {
     }
 
     public static List<Stand> of(Job job, RoofPlan plan, CodeTables tables) {
-        Structure structure = job.roof().fabric().structure();
         Map<String, List<Structure.SetDown>> stages = new LinkedHashMap<>();
-        structure.setDowns().forEach(s -> stages.computeIfAbsent(s.stage(), k -> new ArrayList<>())
+        job.roof().fabric().structure().setDowns().forEach(s -> stages.computeIfAbsent(
+                        s.stage(), k -> new ArrayList<>())
                 .add(s));
         List<Stand> stands = new ArrayList<>();
-        for (List<Structure.SetDown> stage : stages.values()) {
-            for (Structure.SetDown s : stage) {
-                stands.add(stand(job, plan, tables, stage, s));
-            }
+        if (!stages.isEmpty()) {
+            SetDowns all = new SetDowns(job, plan, tables);
+            stages.values().forEach(stage -> stage.forEach(s -> stands.add(all.stand(stage, s))));
         }
         return stands;
     }
 
-    private static Stand stand(
-            Job job, RoofPlan plan, CodeTables tables, List<Structure.SetDown> stage, Structure.SetDown s) {
-        Structure structure = job.roof().fabric().structure();
-        double allowed = structure.construction() == null
-                ? Double.NaN
-                : structure.construction().si();
-        Stand now = at(job, plan, tables, stage, s, s.high(), allowed, -1);
+    private Stand stand(List<Structure.SetDown> stage, Structure.SetDown s) {
+        Stand now = at(stage, s, s.high(), -1);
         if (!now.known()) {
             return now;
         }
-        int high = 0;
-        while (high < HIGHEST
-                && at(job, plan, tables, stage, s, high + 1, allowed, 0).utilisation() <= 1) {
-            high++;
+        // more on each other never uses less
+        int fits = 0;
+        int over = HIGHEST + 1;
+        while (over - fits > 1) {
+            int middle = (fits + over) / 2;
+            if (Limits.atMost(at(stage, s, middle, 0).utilisation(), 1)) {
+                fits = middle;
+            } else {
+                over = middle;
+            }
         }
-        return at(job, plan, tables, stage, s, s.high(), allowed, high);
+        return at(stage, s, s.high(), fits);
     }
 
-    private static Stand at(
-            Job job,
-            RoofPlan plan,
-            CodeTables tables,
-            List<Structure.SetDown> stage,
-            Structure.SetDown s,
-            int high,
-            double allowedPa,
-            int mostHigh) {
+    private Stand at(List<Structure.SetDown> stage, Structure.SetDown s, int high, int mostHigh) {
         double area = s.width().si() * s.depth().si();
         double pressure = s.mass().si() * high * Ballast.GRAVITY / area;
-        return new Stand(
-                s, pressure, allowedPa, worst(job, plan, tables, stage, s, high), inTheWay(job, plan, s), mostHigh);
+        return new Stand(s, pressure, allowedPa, worst(stage, s, high), inTheWay(s), mostHigh);
     }
 
-    private static Member worst(
-            Job job, RoofPlan plan, CodeTables tables, List<Structure.SetDown> stage, Structure.SetDown s, int high) {
-        Structure structure = job.roof().fabric().structure();
-        if (structure.members().isEmpty()
-                || structure.dead() == null
-                || plan.bays().isEmpty()
-                || !job.roof().fabric().flat()) {
+    private Member worst(List<Structure.SetDown> stage, Structure.SetDown s, int high) {
+        if (strips.isEmpty()) {
             return null;
         }
         List<Foot> all = new ArrayList<>();
@@ -110,7 +118,7 @@ public final class SetDowns {
         MemberLoads loads = MemberLoads.setDown(
                 structure, all, tables.members(), job.site().code() instanceof Job.EnSite ? "en" : "asce");
         Member worst = null;
-        for (MemberLines.Strip strip : MemberLines.of(plan, structure)) {
+        for (MemberLines.Strip strip : strips) {
             for (Member m : loads.members(plan, structure, strip)) {
                 Envelope carried = m.alongX()
                         ? new Envelope(
@@ -155,7 +163,7 @@ public final class SetDowns {
         return feet;
     }
 
-    private static String inTheWay(Job job, RoofPlan plan, Structure.SetDown s) {
+    private String inTheWay(Structure.SetDown s) {
         Geometry place = plan.outline().getFactory().toGeometry(box(s));
         if (!plan.outline().covers(place)) {
             return "the edge of the roof";

@@ -43,20 +43,23 @@ public class HazardService {
         }
         String query = "family=" + (en ? "en" : "asce") + "&latitude=" + latitude + "&longitude=" + longitude
                 + "&elevationM=" + elevation + "&riskCategory=" + risk;
-        return asked(URI.create(address + (address.contains("?") ? "&" : "?") + query));
+        return asked(address + (address.contains("?") ? "&" : "?") + query);
     }
 
-    private Values asked(URI uri) {
+    private Values asked(String text) {
         HttpClient client = HttpClient.newBuilder().connectTimeout(PATIENCE).build();
         try {
+            URI uri = URI.create(text);
             HttpResponse<String> answer = client.send(
                     HttpRequest.newBuilder(uri).timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
             if (answer.statusCode() != 200 || answer.body().length() > LONGEST) {
                 throw refused("answers with status " + answer.statusCode());
             }
             return read(Json.object(answer.body()), uri.getHost());
-        } catch (IOException | Json.NotJson e) {
-            throw refused(e instanceof Json.NotJson ? "answers with no JSON object" : "does not answer");
+        } catch (IllegalArgumentException e) {
+            throw refused(e instanceof Json.NotJson ? "answers with no JSON object" : "is no http address");
+        } catch (IOException e) {
+            throw refused("does not answer");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw refused("was not waited for");

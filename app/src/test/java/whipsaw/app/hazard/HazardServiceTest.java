@@ -81,6 +81,20 @@ class HazardServiceTest extends ServedTest {
         }
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "not an address,is no http address",
+        "ftp://127.0.0.1/x,is no http address",
+        "http://127.0.0.1:1/x,does not answer"
+    })
+    void anAddressThatIsNoneIsRefusedInWords(String address, String words) {
+        assertThatThrownBy(() -> new HazardService(address).at(SITE))
+                .isInstanceOfSatisfying(JobService.Refused.class, e -> {
+                    assertThat(e.problems().get(0).message()).contains(words);
+                    assertThat(e.problems().get(0).value()).isEqualTo(address);
+                });
+    }
+
     @Test
     void theStandInIsTheSameEveryTimeAndRisesWithTheRisk() {
         var one = StandInHazard.at(false, 40, -90, 200, "II");

@@ -9,6 +9,7 @@ import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.FootPressure;
@@ -29,6 +30,7 @@ final class StructureChecks {
 
     static List<Check> of(Design design, CodeTables tables) {
         List<Check> checks = new ArrayList<>();
+        national(design, tables, checks);
         floor(design, checks);
         seismic(design, checks);
         feet(design, checks);
@@ -60,6 +62,23 @@ final class StructureChecks {
             checks.add(signed(design, work));
         }
         return checks;
+    }
+
+    /** A set of national parameters may be withdrawn after a job chose it. */
+    private static void national(Design design, CodeTables tables, List<Check> checks) {
+        if (design.job().site().code() instanceof Job.EnSite en
+                && !en.national().isEmpty()
+                && !tables.has(en.national())) {
+            checks.add(Check.stated(
+                    "site.national",
+                    "National parameters",
+                    en.national() + " are not there any more",
+                    "a set that is there, or none",
+                    Verdict.NOT_ESTABLISHED,
+                    "chosen with the site",
+                    "site.qh",
+                    "everything is worked out with recommended values: choose another set or put it back"));
+        }
     }
 
     /** Said when a floor under the uplift decides for some modules; what is built then rests on it. */
@@ -229,6 +248,11 @@ final class StructureChecks {
         }
         if (Double.isNaN(checked.set().freeFlange())) {
             missing.add("the share they take with a free flange");
+        }
+        if (worst != null
+                && !Double.isNaN(checked.set().freeFlange())
+                && Double.isNaN(worst.uplift().limitNm())) {
+            missing.add("the moment their section takes, which a load table does not say");
         }
         if (checked.set().connection() == null) {
             missing.add("what their ends may hand on");

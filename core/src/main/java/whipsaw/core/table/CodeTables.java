@@ -94,9 +94,9 @@ public final class CodeTables {
                 .toList();
     }
 
-    /** The tables as a job reads them: with the national parameters it chose. */
+    /** The tables as a job reads them: with the national parameters it chose, where they are still there. */
     public CodeTables forJob(Job job) {
-        return job.site().code() instanceof Job.EnSite en && !en.national().isEmpty()
+        return job.site().code() instanceof Job.EnSite en && has(en.national())
                 ? national.computeIfAbsent(en.national(), id -> NationalParameters.over(this, table(id)))
                 : this;
     }

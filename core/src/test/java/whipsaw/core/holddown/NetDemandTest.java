@@ -314,4 +314,17 @@ class NetDemandTest {
         assertThat(TableRules.problems(set, null)).singleElement().satisfies(p -> assertThat(p)
                 .contains(words));
     }
+
+    @Test
+    void aSetWithdrawnAfterAJobChoseItIsSaidAndTheJobStillOpens() {
+        var reading = JobReader.read(
+                Jobs.with(Jobs.document("paired-roof"), "site.national", "national_parameters_gone"), false);
+        Design d = Jobs.SOLVER.solve(reading.job());
+        Check gone = check(d, "site.national");
+        assertThat(gone.verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(gone.demand()).contains("national_parameters_gone");
+        assertThat(d.site().wind().pressurePa())
+                .isEqualTo(pairedDesign().site().wind().pressurePa());
+        assertThat(new Figures(d, Jobs.SOLVER.tables()).working("site.qh")).isNotNull();
+    }
 }

@@ -34,22 +34,7 @@ class PurlinsTest {
     }
 
     private static Design roof(String ridge, Map<String, Object> onFaces, Object... more) {
-        Map<String, Object> purlins = new HashMap<>(Map.of(
-                "id",
-                "p",
-                "name",
-                "Purlins",
-                "kind",
-                "purlin",
-                "along",
-                "x",
-                "surveyed",
-                true,
-                "freeFlange",
-                0.6,
-                "connection",
-                "9 kN",
-                "type",
+        return roof(
                 RoofMembersTest.type(
                         "shape",
                         "z",
@@ -66,7 +51,30 @@ class PurlinsTest {
                         "strength",
                         "350 MPa",
                         "elasticity",
-                        "210 GPa")));
+                        "210 GPa"),
+                ridge,
+                onFaces,
+                more);
+    }
+
+    private static Design roof(Map<String, Object> section, String ridge, Map<String, Object> onFaces, Object... more) {
+        Map<String, Object> purlins = new HashMap<>(Map.of(
+                "id",
+                "p",
+                "name",
+                "Purlins",
+                "kind",
+                "purlin",
+                "along",
+                "x",
+                "surveyed",
+                true,
+                "freeFlange",
+                0.6,
+                "connection",
+                "9 kN",
+                "type",
+                section));
         Object build = List.of(
                 Map.of("face", 1, "ribPitch", "400 mm", "firstRib", "100 mm", "purlins", "0.5 m, 13 @ 1.5 m"),
                 Map.of("face", 2, "ribPitch", "400 mm", "firstRib", "100 mm", "purlins", "0.5 m, 13 @ 1.5 m"));
@@ -187,5 +195,22 @@ class PurlinsTest {
         assertThat(roof("1 m", Map.of()).members().missing()).containsExactly("the weight of the array on the faces");
         assertThat(FaceWind.of(Jobs.job(), Jobs.design().plan(), CodeTables.shipped()))
                 .isNull();
+    }
+
+    @Test
+    void aLoadTableSaysNothingOfUpliftAndIsNotTakenAsEnough() {
+        Design d = roof(
+                RoofMembersTest.type(
+                        "shape",
+                        "table",
+                        "material",
+                        "steel",
+                        "table",
+                        List.of(Map.of("span", "4 m", "total", "6 kN/m"), Map.of("span", "8 m", "total", "3 kN/m"))),
+                "1 m",
+                LIGHT);
+        Check lifted = check(d, "roof.lifted-p");
+        assertThat(lifted.verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(lifted.capacity()).contains("load table does not say");
     }
 }

@@ -17,7 +17,7 @@ import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
-/** Site values of a job's place, looked up and offered as a change; each is marked as assumed. */
+/** Site values of a job's place, looked up and offered as a change; wind and snow are marked as assumed. */
 @Controller
 public class HazardController {
     private final JobService jobs;

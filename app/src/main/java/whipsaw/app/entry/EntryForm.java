@@ -11,9 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
-import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
-import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
@@ -23,7 +21,6 @@ import whipsaw.core.units.Show;
  * value in the other system.
  */
 public final class EntryForm extends EntryFields {
-    private static final String MISSING = "missing: what follows from it is not established";
     /**
      * One input.
      *
@@ -109,19 +106,16 @@ public final class EntryForm extends EntryFields {
         }
     }
 
-    private final CodeTables tables;
-
-    private EntryForm(Design design, CatalogueStore catalogue, CodeTables tables) {
+    private EntryForm(Design design, CatalogueStore catalogue) {
         super(design, catalogue);
-        this.tables = tables;
     }
 
     public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
-        EntryForm form = new EntryForm(design, catalogue, tables);
+        EntryForm form = new EntryForm(design, catalogue);
         RoofEntry roof = new RoofEntry(design, catalogue);
         SurveyEntry survey = new SurveyEntry(design, catalogue);
         return List.of(
-                new Section("site", "Site", false, form.site()),
+                new Section("site", "Site", false, new SiteEntry(design, catalogue, tables).groups()),
                 new Section("roof", "Roof", false, roof.roof()),
                 new Section("fabric", "Form and build-up", false, roof.fabric()),
                 new Section("structure", "What carries it", false, new StructureEntry(design, catalogue).groups()),
@@ -153,107 +147,6 @@ public final class EntryForm extends EntryFields {
                         job.project().signatory(),
                         "name, title, licence; stands on every sheet"),
                 choice("$.project.units", "Shown in", units.key(), List.of("us", "metric"))));
-    }
-
-    private List<Group> site() {
-        Job.Site s = job.site();
-        List<Group> groups = new ArrayList<>();
-        groups.add(plain(
-                "",
-                new Input(
-                        "$.site.family",
-                        "Code family",
-                        s.code().family(),
-                        "",
-                        "a change clears wind and snow and asks for them again",
-                        List.of(new Option("asce", "ASCE 7-16"), new Option("en", "EN 1990, EN 1991")),
-                        "choice",
-                        false),
-                measure("$.site.latitude", "Latitude, north +", Dimension.ANGLE, s.latitude()),
-                measure("$.site.longitude", "Longitude, east +", Dimension.ANGLE, s.longitude()),
-                measure("$.site.elevation", "Ground elevation", Dimension.ROOF_LENGTH, s.elevation())));
-        if (s.code() instanceof Job.AsceSite asce) {
-            groups.add(plain(
-                    "Wind: 3-second gust, strength level",
-                    measure("$.site.wind", "Basic wind speed", Dimension.SPEED, s.wind(), MISSING),
-                    choice(
-                            "$.site.riskCategory",
-                            "for risk category",
-                            asce.riskCategory(),
-                            List.of("I", "II", "III", "IV")),
-                    choice("$.site.exposure", "Exposure", asce.exposure(), List.of("B", "C", "D")),
-                    number("$.site.kzt", "Topographic factor K_zt", asce.kzt(), "")));
-            groups.add(plain(
-                    "Earthquake",
-                    optionalText(
-                            "$.site.sds",
-                            "S_DS, in g",
-                            Double.isNaN(asce.sds()) ? "" : Show.number(asce.sds(), 4),
-                            "design spectral acceleration at short periods, with the site class"),
-                    optionalText(
-                            "$.site.stories",
-                            "Stories",
-                            asce.stories() == 0 ? "" : String.valueOf(asce.stories()),
-                            "of the building")));
-        } else if (s.code() instanceof Job.EnSite en) {
-            List<Option> sets = new ArrayList<>();
-            for (NetCoefficients set : tables.netCoefficients()) {
-                sets.add(new Option(
-                        set.table().id(),
-                        set.table().title() + ", " + set.table().status().words()));
-            }
-            if (sets.stream().noneMatch(o -> o.value().equals(en.coefficients()))) {
-                sets.add(0, new Option(en.coefficients(), en.coefficients() + ", not there any more"));
-            }
-            List<Option> nationals = new ArrayList<>(List.of(new Option("", "recommended values")));
-            for (CodeTable t : tables.nationals()) {
-                nationals.add(new Option(t.id(), t.title() + ", " + t.status().words()));
-            }
-            groups.add(plain(
-                    "Wind: 10-minute mean, 50 years",
-                    new Input(
-                            "$.site.national",
-                            "National parameters",
-                            en.national(),
-                            "",
-                            "the annex in force decides",
-                            nationals,
-                            "choice",
-                            false),
-                    measure("$.site.wind", "Basic wind velocity v_b,0", Dimension.SPEED, s.wind(), MISSING),
-                    choice("$.site.terrain", "Terrain category", en.terrain(), List.of("0", "I", "II", "III", "IV")),
-                    number("$.site.directionFactor", "Direction factor c_dir", en.directionFactor(), ""),
-                    number("$.site.seasonFactor", "Season factor c_season", en.seasonFactor(), ""),
-                    number("$.site.orography", "Orography factor c_o", en.orography(), ""),
-                    new Input(
-                            "$.site.coefficients",
-                            "Net coefficients",
-                            en.coefficients(),
-                            "",
-                            "limits of validity: see the scope",
-                            sets,
-                            "choice",
-                            false)));
-        }
-        boolean en = s.code() instanceof Job.EnSite;
-        Input least = measure(
-                "$.site.leastUplift", "Least design uplift", Dimension.LOAD, s.leastUplift(), "none: as computed");
-        Input floor = optionalNumber(
-                "$.site.floorShare", "Floor on coefficients", s.floorShare(), "share of the roof's own suction");
-        groups.add(en ? plain("Floors under uplift", least, floor) : plain("Floor under uplift", least));
-        groups.add(plain(
-                "Snow and temperature",
-                measure(
-                        "$.site.snow",
-                        en ? "Ground snow s_k" : "Ground snow load p_g",
-                        Dimension.LOAD,
-                        s.snow(),
-                        MISSING),
-                number("$.site.snowExposure", "Snow exposure C_e", s.code().snowExposure(), ""),
-                number("$.site.snowThermal", "Snow thermal C_t", s.code().snowThermal(), ""),
-                measure("$.site.recordLow", "Record low", Dimension.TEMPERATURE, s.recordLow()),
-                measure("$.site.designHigh", "Design high", Dimension.TEMPERATURE, s.designHigh())));
-        return groups;
     }
 
     private List<Group> array() {

@@ -20,6 +20,8 @@ import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.AcRun;
+import whipsaw.core.site.GivenSnow;
+import whipsaw.core.site.Topography;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -206,7 +208,9 @@ public record JobSheet(
                         ? "not established"
                         : Show.both(units, Dimension.LOAD, design.site().wind().pressurePa())));
         facts.add(new Fact(
-                en ? "Snow on the roof, EN 1991-1-3" : "Snow on the roof, ASCE 7-16",
+                design.site().snow() instanceof GivenSnow
+                        ? "Snow on the roof, by an engineer"
+                        : en ? "Snow on the roof, EN 1991-1-3" : "Snow on the roof, ASCE 7",
                 design.site().snow() == null
                         ? "not established"
                         : Show.both(units, Dimension.LOAD, design.site().snow().roofPa())
@@ -280,6 +284,7 @@ public record JobSheet(
         assumed(list, "Ground snow load", job.site().snow());
         assumed(list, "Record low", job.site().recordLow());
         assumed(list, "Design high", job.site().designHigh());
+        assumed(list, "Roof snow by an engineer", job.site().roofSnow());
         if (job.roof().allowance() != null) {
             assumed(list, "Allowance for added load", job.roof().allowance().load());
         }
@@ -287,10 +292,23 @@ public record JobSheet(
             list.add("Wind speed is a 3-second gust at strength level for risk category "
                     + asce.riskCategory()
                     + ", exposure "
-                    + asce.exposure()
+                    + asce.ground().exposure()
                     + ".");
+            if (!asce.coefficients().isEmpty()) {
+                list.add("Net coefficients of the panels: set " + asce.coefficients() + ".");
+            }
+            if (asce.edition().olderFigures()) {
+                list.add("Figures of ASCE 7-16 stand in for those of "
+                        + asce.edition().name() + " that are not at hand, as chosen in the job.");
+            }
+            Topography hill = design.site().topography();
+            if (hill != null) {
+                list.add("The building stands on a " + hill.hill().shape() + ": K_zt " + Show.number(hill.factor(), 3)
+                        + " by 26.8.");
+            }
         } else if (job.site().code() instanceof Job.EnSite site) {
-            list.add("Wind speed is a 10-minute mean with a return period of 50 years, terrain " + site.terrain()
+            list.add("Wind speed is a 10-minute mean with a return period of 50 years, used for "
+                    + Show.number(site.factors().returnYears(), 0) + " years, terrain " + site.terrain()
                     + (site.national().isEmpty()
                             ? "; recommended values of the Eurocodes, no national annex."
                             : "; national parameters " + site.national() + "."));

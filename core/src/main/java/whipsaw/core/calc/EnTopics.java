@@ -55,6 +55,7 @@ final class EnTopics {
                         in.positive("vb0", Quantity.SPEED),
                         h + hp,
                         in.choice("terrain", "0", "I", "II", "III", "IV"),
+                        1,
                         in.number("c_dir", 0.1, 1),
                         in.number("c_season", 0.1, 1),
                         in.number("c_o", 0.5, 3),

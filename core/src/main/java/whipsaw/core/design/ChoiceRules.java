@@ -10,6 +10,7 @@ import whipsaw.core.job.Problem;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
@@ -57,13 +58,19 @@ final class ChoiceRules {
                     String.valueOf(to.edge()),
                     "is not there: the outline has edges 1 to " + plan.edges().size()));
         }
-        if (job.site().code() instanceof Job.EnSite en && tables.netCoefficients(en.coefficients()) == null) {
+        String chosen = job.site().code().coefficients();
+        String family = job.site().code().family();
+        NetCoefficients own = tables.netCoefficients(chosen);
+        boolean needed = job.site().code() instanceof Job.EnSite || !chosen.isEmpty();
+        if (needed && (own == null || !own.family().equals(family))) {
             problems.add(new Problem(
                     "$.site.coefficients",
                     "Net-coefficient set",
-                    en.coefficients(),
-                    "is not there; sets that are: "
+                    chosen,
+                    (own == null ? "is not there" : "has the zones of the other code family")
+                            + "; sets for this family: "
                             + tables.netCoefficients().stream()
+                                    .filter(set -> set.family().equals(family))
                                     .map(set -> set.table().id())
                                     .collect(Collectors.joining(", "))));
         }

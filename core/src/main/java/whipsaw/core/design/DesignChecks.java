@@ -2,6 +2,7 @@ package whipsaw.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Stream;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.PairSpacing;
 import whipsaw.core.check.Check;
@@ -15,6 +16,7 @@ import whipsaw.core.roof.TapeFit;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.EditionTable;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -44,7 +46,7 @@ final class DesignChecks {
             all.roofLoad();
         }
         all.checks.addAll(StructureChecks.of(design, tables));
-        all.siteGiven();
+        all.siteGiven(tables);
         all.checks.addAll(SurveyChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design));
         return all.checks;
@@ -233,7 +235,7 @@ final class DesignChecks {
     }
 
     /** A wind speed or a net-coefficient set that is not there leaves hold-down and load open. */
-    private void siteGiven() {
+    private void siteGiven(CodeTables tables) {
         if (!design.holdDown().missing().isEmpty()) {
             checks.add(
                     Check.stated(
@@ -246,16 +248,37 @@ final class DesignChecks {
                             "site.qh",
                             "enter it under Site: a value of the other code family means something else and is not carried across"));
         }
-        if (job.site().snow() == null) {
+        if (design.site().snow() == null) {
+            boolean typed = job.site().snow() != null;
             checks.add(Check.stated(
                     "site.snow",
                     "Snow is known",
-                    "missing: ground snow load",
+                    typed ? "no figures of snow for this edition" : "missing: ground snow load",
                     "entered",
                     Verdict.NOT_ESTABLISHED,
                     "code family " + job.site().code().family(),
                     "site.snow",
-                    "enter it under Site; 0 where there is none"));
+                    typed
+                            ? "enter an engineer's snow on the roof under Site, its least value and drifts included"
+                            : "enter it under Site; 0 where there is none"));
+        }
+        if (job.site().code() instanceof Job.AsceSite asce && asce.edition().olderFigures()) {
+            List<String> older = Stream.of(EditionTable.Part.values())
+                    .filter(part -> tables.editions().older(asce.edition(), part))
+                    .map(part -> part.missing(asce.edition()))
+                    .toList();
+            if (!older.isEmpty()) {
+                checks.add(Check.stated(
+                        "site.edition",
+                        "Figures of an older edition",
+                        "those of 7-16 for " + String.join(", ", older),
+                        "figures of " + asce.edition().name(),
+                        Verdict.CLOSE,
+                        "chosen in the job",
+                        "site.qh",
+                        "an engineer confirms that they hold in "
+                                + asce.edition().name()));
+            }
         }
     }
 

@@ -254,7 +254,7 @@ final class SurveyChecks {
         List<String> order = en ? EN_ROUGH_TO_OPEN : ASCE_ROUGH_TO_OPEN;
         String used = job.site().code() instanceof Job.EnSite site
                 ? site.terrain()
-                : ((Job.AsceSite) job.site().code()).exposure();
+                : ((Job.AsceSite) job.site().code()).ground().exposure();
         for (String sector : List.of("North", "East", "South", "West")) {
             String found = survey.text("terrain" + sector.charAt(0));
             if (found.isEmpty()) {

@@ -5,6 +5,7 @@ import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
+import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.holddown.UpliftFloor;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -26,26 +27,12 @@ final class FloorFigures {
         UnitSystem units = design.job().project().units();
         PanelPressure p = demand.pressure();
         List<Step> more = new ArrayList<>();
-        double share = floor.sharePa(p.zone(), p.effectiveAreaM2());
-        if (!Double.isNaN(share)) {
-            more.add(Step.of(
-                    "p_f",
-                    "floor: a share of the roof's own suction",
-                    "{f} · −{c_pe} · {q_p}",
-                    Show.both(units, Dimension.LOAD, share),
-                    governs(p, share),
-                    Term.byRule("f", "share", Show.number(floor.share(), 2), "chosen in the job"),
-                    Term.data(
-                            "c_pe",
-                            "suction of the roof in this zone at this area",
-                            Show.number(floor.suction(p.zone(), p.effectiveAreaM2()), 3),
-                            Origin.TABLE,
-                            tables.en().roofTable()),
-                    Term.computed(
-                            "q_p",
-                            "peak velocity pressure",
-                            Show.both(units, Dimension.LOAD, floor.peakPa()),
-                            "site.qh")));
+        boolean atEdge = TiltedArray.edgeFactorActs(
+                demand.exposed(),
+                demand.fromRowEndM(),
+                design.job().array().module().width().si());
+        if (floor.own() != null) {
+            more.add(share(floor, p, atEdge, units, tables));
         }
         Measure least = design.job().site().leastUplift();
         if (least != null) {
@@ -69,6 +56,49 @@ final class FloorFigures {
                 .steps(more);
         w.notes().forEach(built::note);
         return built.plot(w.plot()).build();
+    }
+
+    private static Step share(UpliftFloor floor, PanelPressure p, boolean atEdge, UnitSystem units, CodeTables tables) {
+        double share = floor.sharePa(p.zone(), atEdge, p.effectiveAreaM2());
+        String answer = Show.both(units, Dimension.LOAD, share);
+        Term part = Term.byRule("f", "share", Show.number(floor.share(), 2), "chosen in the job");
+        if (floor.own() instanceof UpliftFloor.TiltedPanel own) {
+            TiltedArray.Pressure code = own.pressure(p.zone(), atEdge, p.effectiveAreaM2());
+            return Step.of(
+                    "p_f",
+                    "floor: a share of what 29.4.3 gives a single array of this tilt here",
+                    "{f} · {GC_rn} · {q_h}",
+                    answer,
+                    governs(p, share),
+                    part,
+                    Term.data(
+                            "GC_rn",
+                            "with its factors, in this zone at this area" + (atEdge ? ", at the array's edge" : ""),
+                            Show.number(code.coefficientUp(), 3),
+                            Origin.TABLE,
+                            tables.wind().coefficientTable()),
+                    Term.computed(
+                            "q_h",
+                            "velocity pressure",
+                            Show.both(units, Dimension.LOAD, code.setting().velocityPressurePa()),
+                            "site.qh"));
+        }
+        UpliftFloor.RoofSuction own = (UpliftFloor.RoofSuction) floor.own();
+        return Step.of(
+                "p_f",
+                "floor: a share of the roof's own suction",
+                "{f} · −{c_pe} · {q_p}",
+                answer,
+                governs(p, share),
+                part,
+                Term.data(
+                        "c_pe",
+                        "suction of the roof in this zone at this area",
+                        Show.number(own.coefficient(p.zone(), p.effectiveAreaM2()), 3),
+                        Origin.TABLE,
+                        tables.en().roofTable()),
+                Term.computed(
+                        "q_p", "peak velocity pressure", Show.both(units, Dimension.LOAD, own.peakPa()), "site.qh"));
     }
 
     private static String governs(PanelPressure p, double pa) {

@@ -2,7 +2,6 @@ package whipsaw.core.figure;
 
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.MemberState;
 import whipsaw.core.structure.RoofMembers;
@@ -34,7 +33,7 @@ final class MemberFigures {
         this.member = member;
         this.type = set.set().type();
         this.tables = tables.members();
-        this.family = design.job().site().code() instanceof Job.EnSite ? "en" : "asce";
+        this.family = design.job().site().code().combinations();
         this.w = Working.of(
                 key,
                 set.set().name() + " " + member.line().number(),

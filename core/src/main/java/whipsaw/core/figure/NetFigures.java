@@ -24,6 +24,8 @@ final class NetFigures {
         UnitSystem units = job.project().units();
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
         var tray = job.array().tray();
+        boolean en = job.site().code() instanceof Job.EnSite;
+        String q = en ? "q_p" : "q_h";
         String number = demand.module().number();
         return Working.of("uplift/" + number, "Wind uplift on module " + number, answer)
                 .step(
@@ -31,7 +33,8 @@ final class NetFigures {
                         "most severe zone the module touches",
                         design.site().zones().rule().replace("{", "").replace("}", ""),
                         "zone " + p.zone(),
-                        "EN 1991-1-4 7.2.3; on other than rectangles our convention, to be confirmed by an engineer")
+                        (en ? "EN 1991-1-4 7.2.3" : "ASCE 7-16 Fig. 29.4-7, as the set names its zones")
+                                + "; on other than rectangles our convention, to be confirmed by an engineer")
                 .step(
                         "A",
                         "sharing area",
@@ -80,19 +83,22 @@ final class NetFigures {
                                 job.array().tilt()))
                 .step(
                         "p",
-                        "uplift, normal to the module, characteristic",
-                        "{q_p} · {c_net}",
+                        "uplift, normal to the module, " + (en ? "characteristic" : "strength level"),
+                        "{" + q + "} · {c_net}",
                         answer,
-                        "EN 1991-1-4 5.2 with a net coefficient",
+                        en ? "EN 1991-1-4 5.2 with a net coefficient" : "ASCE 7 chapter 31 with a net coefficient",
                         Term.computed(
-                                "q_p",
-                                "peak velocity pressure",
+                                q,
+                                en ? "peak velocity pressure" : "velocity pressure, K_d included",
                                 Show.both(units, Dimension.LOAD, p.peakPa()),
                                 "site.qh"),
                         Term.computed("c_net", "net coefficient", significant(p.up(), 4), null))
-                .note("Downward: " + significant(p.down(), 4) + " · q_p = "
+                .note("Downward: " + significant(p.down(), 4) + " · " + q + " = "
                         + Show.both(units, Dimension.LOAD, p.downPa()) + ".")
-                .note("EN 1991-1-4 gives no coefficients of tilted panels on flat roofs; these are the set's, "
+                .note((en
+                                ? "EN 1991-1-4 gives no coefficients of tilted panels on flat roofs; these"
+                                : "The coefficients")
+                        + " are those of " + p.set().table().source() + ", "
                         + p.set().table().status().words() + ".")
                 .build();
     }
@@ -106,8 +112,8 @@ final class NetFigures {
                 holdDown.established() ? "inside all limits" : "not established");
         holdDown.missing().forEach(m -> w.note("Missing: " + m + "."));
         holdDown.outsideScope().forEach(limit -> w.note("Outside: " + limit + "."));
-        if (design.job().site().code() instanceof Job.EnSite en && tables.netCoefficients(en.coefficients()) != null) {
-            NetCoefficients set = tables.netCoefficients(en.coefficients());
+        NetCoefficients set = tables.netCoefficients(design.job().site().code().coefficients());
+        if (set != null) {
             for (NetCoefficients.Limit limit :
                     set.limits(design.job().array().tray().arrangement().key())) {
                 w.step(

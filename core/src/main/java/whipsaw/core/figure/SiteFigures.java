@@ -8,6 +8,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.site.PeakPressure;
+import whipsaw.core.site.Topography;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -37,7 +38,8 @@ final class SiteFigures {
                     Term.given("v_b0", "", "", site.wind()));
             return Working.of("site.qh", "Peak velocity pressure at roof height", answer)
                     .steps(q.steps(terms, tables.en()))
-                    .note("The wind speed is a 10-minute mean with a return period of 50 years.")
+                    .note("The wind speed is a 10-minute mean with a return period of 50 years; c_prob takes it to the"
+                            + " period of the job. A ground snow load is typed for the period that is wanted.")
                     .note("Recommended values: the national annex in force decides.")
                     .build();
         }
@@ -47,8 +49,17 @@ final class SiteFigures {
                 Term.given("z_e", "", "", site.elevation()),
                 Term.given("K_zt", "", "", null),
                 Term.given("V", "", "", site.wind()));
-        return Working.of("site.qh", "Velocity pressure at mean roof height", answer)
-                .steps(q.steps(terms, tables.wind()))
+        Working.Builder w = Working.of("site.qh", "Velocity pressure at mean roof height", answer);
+        Topography hill = design.site().topography();
+        if (hill != null) {
+            w.steps(hill.steps());
+            w.note("That nothing as high stands upwind, and that the building is in the upper half of the hill, is for"
+                    + " you to see on the ground.");
+        }
+        if (q.input().edition().equals("7-22")) {
+            w.note("7-22 writes K_d into the pressure equations; it is taken once, here.");
+        }
+        return w.steps(q.steps(terms, tables.wind()))
                 .note("The wind speed is a 3-second gust at strength level for risk category "
                         + ((Job.AsceSite) site.code()).riskCategory()
                         + "; there is no importance factor on wind.")

@@ -7,9 +7,11 @@ import whipsaw.core.job.Job;
 import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.AsceSnow;
 import whipsaw.core.site.EnSnow;
+import whipsaw.core.site.GivenSnow;
 import whipsaw.core.site.SnowDrifts;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
@@ -24,12 +26,35 @@ final class SnowFigures {
     static Working snow(Design design, CodeTables tables) {
         if (design.site().snow() == null) {
             return Working.of("site.snow", "Snow on the roof", "not established")
-                    .note("No ground snow load has been given for the code family of the job.")
+                    .note(
+                            design.job().site().snow() == null
+                                    ? "No ground snow load has been given for the code family of the job."
+                                    : "There are no figures of snow for the edition of the job: an engineer gives the snow"
+                                            + " on the roof, its least value and drifts included.")
                     .build();
         }
         UnitSystem units = design.job().project().units();
         String answer = Show.both(units, Dimension.LOAD, design.site().snow().roofPa());
         Working.Builder w = Working.of("site.snow", "Snow on the roof, uniform", answer);
+        if (design.site().snow() instanceof GivenSnow) {
+            Measure given = design.job().site().roofSnow();
+            return Working.of("site.snow", "Snow on the roof, by an engineer", answer)
+                    .step(
+                            "s",
+                            given == null
+                                    ? "no snow on the ground, none on the roof"
+                                    : "entered in place of the code's",
+                            "",
+                            answer,
+                            "",
+                            Term.given(
+                                    "s",
+                                    "snow on the roof",
+                                    answer,
+                                    given == null ? design.job().site().snow() : given))
+                    .note("Taken as even all over, its least value and drifts included; no drift is added.")
+                    .build();
+        }
         if (design.site().snow() instanceof EnSnow en) {
             en(w, design, en, answer, tables);
         } else {

@@ -7,6 +7,7 @@ import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Unit;
@@ -35,22 +36,14 @@ public record FaceWind(
         }
         var loads = job.roof().fabric().structure().onFaces();
         double engineer = loads.uplift() == null ? Double.NaN : loads.uplift().si();
-        String missing = missing(job, plan);
+        String missing = missing(job, plan, tables);
         if (!missing.isEmpty()) {
             return new FaceWind(missing, Double.NaN, Double.NaN, null, engineer, tables.panels());
         }
-        Job.AsceSite site = (Job.AsceSite) job.site().code();
-        VelocityPressure q = VelocityPressure.of(
-                new VelocityPressure.Input(
-                        site.wind().si(),
-                        job.roof().height().si(),
-                        site.exposure(),
-                        SiteActions.EDITION,
-                        site.kzt(),
-                        VelocityPressure.BUILDING_KD,
-                        job.site().elevation().si(),
-                        site.exposure().equals("B") ? LOWEST_B_M : VelocityPressure.LOWEST_HEIGHT_M),
-                tables.wind());
+        boolean sheltered =
+                ((Job.AsceSite) job.site().code()).ground().exposure().equals("B");
+        VelocityPressure q =
+                SiteActions.velocity(job, sheltered ? LOWEST_B_M : VelocityPressure.LOWEST_HEIGHT_M, tables);
         return new FaceWind(
                 "",
                 q.pressurePa(),
@@ -60,12 +53,15 @@ public record FaceWind(
                 tables.panels());
     }
 
-    private static String missing(Job job, RoofPlan plan) {
+    private static String missing(Job job, RoofPlan plan, CodeTables tables) {
         if (!(job.site().code() instanceof Job.AsceSite site)) {
             return "coefficients of pitched roofs in the EN family";
         }
         if (site.wind() == null) {
             return "the wind speed";
+        }
+        if (!tables.editions().has(site.edition(), EditionTable.Part.ROOF_ZONES)) {
+            return EditionTable.Part.ROOF_ZONES.missing(site.edition());
         }
         double steepest = plan.faces().faces().stream()
                 .mapToDouble(f -> f.slopeDeg())

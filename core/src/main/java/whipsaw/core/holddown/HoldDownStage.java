@@ -51,7 +51,7 @@ public final class HoldDownStage {
     }
 
     private HoldDown solve() {
-        boolean asce = job.site().code() instanceof Job.AsceSite;
+        boolean byCode = method instanceof PanelMethod.ByAsce;
         List<ArrayLayout.Module> near = new ArrayList<>();
         List<HoldDown.Demand> demands = new ArrayList<>();
         Neighbours neighbours = new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
@@ -59,7 +59,7 @@ public final class HoldDownStage {
         JoinedModules joined = new JoinedModules(layout, job.array().tray());
         for (ArrayLayout.Module m : layout.modules()) {
             Coordinate[] corners = layout.corners(m);
-            if (asce && tooNear(corners)) {
+            if (byCode && tooNear(corners)) {
                 near.add(m);
             }
             demands.add(demand(
@@ -102,16 +102,13 @@ public final class HoldDownStage {
             }
             exposed |= here;
         }
-        boolean edgeFactor = exposed
-                && Limits.atMost(
-                        fromRowEnd,
-                        TiltedArray.EDGE_FACTOR_REACH
-                                * job.array().module().width().si());
+        boolean edgeFactor = TiltedArray.edgeFactorActs(
+                exposed, fromRowEnd, job.array().module().width().si());
         double area = effectiveAreaM2(joined);
         PanelPressure pressure = pressures.computeIfAbsent(
                 zone + edgeFactor + area,
                 key -> missing.isEmpty() && outside.isEmpty()
-                        ? floor.raised(method.pressure(zone, edgeFactor, area))
+                        ? floor.raised(method.pressure(zone, edgeFactor, area), edgeFactor)
                         : new PanelPressure.Unknown(zone, job.array().tilt().si(), area));
         return new HoldDown.Demand(m, zone, side, exposed, fromRowEnd, joined, pressure);
     }

@@ -11,6 +11,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.EdgeDistance;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Show;
 
@@ -29,9 +30,24 @@ abstract class PanelMethod {
     abstract String loadMethod();
 
     static PanelMethod of(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
-        return job.site().code() instanceof Job.EnSite en
-                ? new ByNetCoefficients(job, en, plan, site, layout, tables)
-                : new ByAsce(job, plan, site, layout, tables);
+        boolean ownOnly = job.site().code() instanceof Job.AsceSite
+                && job.site().code().coefficients().isEmpty();
+        return ownOnly
+                ? new ByAsce(job, plan, site, layout, tables)
+                : new ByNetCoefficients(job, plan, site, layout, tables);
+    }
+
+    /** Building and panel as 29.4.3 wants to know them, the area one module. */
+    static TiltedArray.Setting setting(Job job, RoofPlan plan, SiteActions site) {
+        return new TiltedArray.Setting(
+                job.roof().height().si(),
+                plan.longSideM(),
+                plan.shortSideM(),
+                plan.highestParapetM(),
+                job.array().tilt().si(),
+                job.array().module().width().si(),
+                job.array().module().areaM2(),
+                site.wind() == null ? Double.NaN : site.wind().pressurePa());
     }
 
     /** ASCE 7-16 29.4.3. */
@@ -47,15 +63,7 @@ abstract class PanelMethod {
             this.site = site;
             this.layout = layout;
             this.tables = tables;
-            this.oneModule = new TiltedArray.Setting(
-                    job.roof().height().si(),
-                    plan.longSideM(),
-                    plan.shortSideM(),
-                    plan.highestParapetM(),
-                    job.array().tilt().si(),
-                    job.array().module().width().si(),
-                    job.array().module().areaM2(),
-                    site.wind() == null ? Double.NaN : site.wind().pressurePa());
+            this.oneModule = setting(job, plan, site);
         }
 
         @Override
@@ -74,7 +82,16 @@ abstract class PanelMethod {
 
         @Override
         List<String> missing() {
-            return site.wind() == null ? List.of("basic wind speed") : List.of();
+            List<String> missing = new ArrayList<>();
+            Job.AsceEdition edition = ((Job.AsceSite) job.site().code()).edition();
+            if (site.wind() == null) {
+                missing.add("basic wind speed");
+            }
+            if (!tables.editions().has(edition, EditionTable.Part.TILTED_ARRAY)) {
+                missing.add(EditionTable.Part.TILTED_ARRAY.missing(edition)
+                        + " (take those of 7-16 where an engineer accepts them, or a net-coefficient set)");
+            }
+            return missing;
         }
 
         @Override
@@ -88,7 +105,7 @@ abstract class PanelMethod {
         }
     }
 
-    /** Peak velocity pressure and a net-coefficient set with its limits of validity. */
+    /** The velocity pressure of the family and a net-coefficient set with its limits of validity. */
     static final class ByNetCoefficients extends PanelMethod {
         private final Job job;
         private final SiteActions site;
@@ -97,13 +114,12 @@ abstract class PanelMethod {
         private final NetCoefficients set;
         private final String id;
 
-        ByNetCoefficients(
-                Job job, Job.EnSite en, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
+        ByNetCoefficients(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
             this.job = job;
             this.plan = plan;
             this.site = site;
             this.layout = layout;
-            this.id = en.coefficients();
+            this.id = job.site().code().coefficients();
             this.set = tables.netCoefficients(id);
         }
 
@@ -115,6 +131,9 @@ abstract class PanelMethod {
         List<String> outsideScope() {
             if (set == null) {
                 return List.of();
+            }
+            if (!set.family().equals(job.site().code().family())) {
+                return List.of("the set has coefficients by the zones of the other code family");
             }
             if (!set.covers(arrangement())) {
                 return List.of("the set has no coefficients for "
@@ -149,7 +168,10 @@ abstract class PanelMethod {
         List<String> missing() {
             List<String> missing = new ArrayList<>();
             if (site.wind() == null) {
-                missing.add("fundamental basic wind velocity");
+                missing.add(
+                        job.site().code() instanceof Job.EnSite
+                                ? "fundamental basic wind velocity"
+                                : "basic wind speed");
             }
             if (set == null) {
                 missing.add("net-coefficient set '" + id + "'");
@@ -170,7 +192,7 @@ abstract class PanelMethod {
 
         @Override
         String loadMethod() {
-            return "EN_EQU";
+            return job.site().code() instanceof Job.EnSite ? "EN_EQU" : "ASD";
         }
     }
 }

@@ -168,6 +168,11 @@ public final class TiltedArray {
                 && (Limits.above(toArrayM, open) || Limits.above(toNextRowM, open));
     }
 
+    /** Whether a panel takes the edge factor: exposed, and near the end of its row. */
+    public static boolean edgeFactorActs(boolean exposed, double fromRowEndM, double chordM) {
+        return exposed && Limits.atMost(fromRowEndM, EDGE_FACTOR_REACH * chordM);
+    }
+
     /** A gap wider than this leaves a panel open on that side: max(4 h2, 4 ft). */
     public static double openGapM(double highEdgeM) {
         return Math.max(4 * highEdgeM, Unit.FOOT.toSi(4));

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 
 /**
- * What a change of the code family does to a document: wind and snow are cleared and asked for
+ * What a change of the code family or of its edition does to a document: wind and snow are cleared and asked for
  * again, because a value of one family means something else in another; the other fields of the
  * new family get their ordinary values.
  */
@@ -19,8 +19,23 @@ public final class CodeFamilyChange {
                             "seasonFactor", 1.0,
                             "orography", 1.0,
                             "coefficients", ""));
-    private static final List<String> ASKED_AGAIN =
-            List.of("wind", "snow", "snowExposure", "snowThermal", "sds", "stories", "floorShare", "national");
+    private static final List<String> ASKED_AGAIN = List.of(
+            "wind",
+            "snow",
+            "roofSnow",
+            "snowExposure",
+            "snowThermal",
+            "sds",
+            "stories",
+            "floorShare",
+            "national",
+            "returnYears",
+            "hill",
+            "edition",
+            "olderFigures");
+
+    /** Values of maps and engineers that differ from one edition to the next. */
+    private static final List<String> OF_THE_EDITION = List.of("wind", "snow", "roofSnow", "sds");
 
     private CodeFamilyChange() {}
 
@@ -33,11 +48,17 @@ public final class CodeFamilyChange {
             Map<String, Object> before, Map<String, Object> after, String coefficients) {
         String was = family(before);
         String is = family(after);
+        if (is != null && is.equals(was) && !edition(before).equals(edition(after))) {
+            Map<String, Object> result = new LinkedHashMap<>(after);
+            Map<String, Object> site = site(after);
+            OF_THE_EDITION.forEach(site::remove);
+            result.put("site", site);
+            return result;
+        }
         if (was == null || is == null || was.equals(is) || !OWN.containsKey(is)) {
             return after;
         }
-        Map<String, Object> site = new LinkedHashMap<>();
-        ((Map<?, ?>) after.get("site")).forEach((k, v) -> site.put(String.valueOf(k), v));
+        Map<String, Object> site = site(after);
         ASKED_AGAIN.forEach(site::remove);
         OWN.values().forEach(own -> own.keySet().forEach(site::remove));
         site.putAll(OWN.get(is));
@@ -45,6 +66,18 @@ public final class CodeFamilyChange {
         Map<String, Object> result = new LinkedHashMap<>(after);
         result.put("site", site);
         return result;
+    }
+
+    private static Map<String, Object> site(Map<String, Object> document) {
+        Map<String, Object> site = new LinkedHashMap<>();
+        ((Map<?, ?>) document.get("site")).forEach((k, v) -> site.put(String.valueOf(k), v));
+        return site;
+    }
+
+    private static String edition(Map<String, Object> document) {
+        return document.get("site") instanceof Map<?, ?> site && site.get("edition") != null
+                ? String.valueOf(site.get("edition"))
+                : Job.AsceSite.EDITIONS.get(0);
     }
 
     private static String family(Map<String, Object> document) {

@@ -46,6 +46,10 @@ final class Fields {
     static final Field DEAD = of("Existing dead load", Dimension.LOAD, 0, 20_000);
     static final Field ARRAY_WEIGHT = of("Weight of the array on the faces", Dimension.LOAD, 10, 2_000);
     static final Field FACE_SNOW = of("Uneven snow on the faces", Dimension.LOAD, 0, 30_000);
+    static final Field ROOF_SNOW = of("Snow on the roof, by an engineer", Dimension.LOAD, 0, 30_000);
+    static final Field HILL_HEIGHT = of("Height of the hill", Dimension.ROOF_LENGTH, 1, 2000);
+    static final Field HILL_HALF_LENGTH = of("From the crest to half its height", Dimension.ROOF_LENGTH, 1, 10_000);
+    static final Field HILL_DISTANCE = of("From the crest to the building", Dimension.ROOF_LENGTH, -20_000, 20_000);
     static final Field LEAST_UPLIFT = of("Least design uplift", Dimension.LOAD, 10, 5_000);
     static final Field FACE_UPLIFT = of("Net uplift of the wind on the faces", Dimension.LOAD, 0, 20_000);
     static final Field CONNECTION = of("Uplift one end may hand on", Dimension.FORCE, 50, 1_000_000);

@@ -209,8 +209,9 @@ public record Job(
      * The place, and what the code family of the job wants to know of it.
      *
      * @param leastUplift net uplift no module is designed for less than; null for none
-     * @param floorShare share of the roof's own suction by the code that a net-coefficient set may not go below; NaN
-     *     for none
+     * @param floorShare share of what the code itself gives that a net-coefficient set may not go below: of the roof's
+     *     own suction in the EN family, of the coefficient of 29.4.3 in ASCE 7; NaN for none
+     * @param roofSnow snow on the roof by an engineer, least values and drifts included; null for the code's own
      */
     public record Site(
             Measure latitude,
@@ -220,6 +221,7 @@ public record Job(
             Measure designHigh,
             Measure leastUplift,
             double floorShare,
+            Measure roofSnow,
             CodeSite code) {
 
         /** Basic wind speed as the family defines it; null when it has not been given. */
@@ -237,6 +239,12 @@ public record Job(
     public sealed interface CodeSite permits AsceSite, EnSite {
         /** Key in documents: {@code asce} or {@code en}. */
         String family();
+
+        /** Key of its load combinations. */
+        String combinations();
+
+        /** Id of the net-coefficient set of tilted panels; empty for the code's own coefficients. */
+        String coefficients();
 
         /** Codes the job is designed by, for a title block. */
         String codes();
@@ -261,41 +269,74 @@ public record Job(
      * @param stories of the building; 0 when not known
      */
     public record AsceSite(
+            AsceEdition edition,
+            String coefficients,
             Measure wind,
             String riskCategory,
-            String exposure,
-            double kzt,
+            Ground ground,
             Measure snow,
             double snowExposure,
             double snowThermal,
             double sds,
             int stories)
             implements CodeSite {
+        /** The editions there are figures of. */
+        public static final List<String> EDITIONS = List.of("7-16", "7-22");
+
         @Override
         public String family() {
             return "asce";
         }
 
         @Override
-        public String codes() {
-            return "ASCE 7-16, NEC 2023";
+        public String combinations() {
+            return edition.name().equals("7-16") ? "asce" : "asce " + edition.name();
         }
+
+        @Override
+        public String codes() {
+            return "ASCE " + edition.name() + ", NEC 2023";
+        }
+    }
+
+    /**
+     * Edition of ASCE 7.
+     *
+     * @param olderFigures whether figures of 7-16 are taken where those of the edition are not at hand
+     */
+    public record AsceEdition(String name, boolean olderFigures) {}
+
+    /**
+     * The ground around the building.
+     *
+     * @param exposure B, C or D
+     * @param kzt topographic factor as typed; 1 where a hill is described
+     * @param hill null for none
+     */
+    public record Ground(String exposure, double kzt, Hill hill) {}
+
+    /**
+     * A hill the building stands on.
+     *
+     * @param height from its foot to its crest
+     * @param halfLength from the crest upwind to half the height
+     * @param distance of the building from the crest, downwind positive
+     */
+    public record Hill(String shape, Measure height, Measure halfLength, Measure distance) {
+        public static final List<String> SHAPES = List.of("ridge", "escarpment", "hill");
     }
 
     /**
      * EN 1991.
      *
      * @param wind 10-minute mean v_b,0 at 10 m in terrain II, 50 years
-     * @param coefficients id of the net-coefficient set of tilted panels
      * @param national id of the national parameters; empty for the recommended values
      * @param snow characteristic ground snow load s_k
      */
     public record EnSite(
             Measure wind,
             String terrain,
-            double directionFactor,
-            double seasonFactor,
-            double orography,
+            WindFactors factors,
             String coefficients,
             String national,
             Measure snow,
@@ -308,10 +349,25 @@ public record Job(
         }
 
         @Override
+        public String combinations() {
+            return "en";
+        }
+
+        @Override
         public String codes() {
             return "EN 1990, EN 1991; AC run by NEC 2023";
         }
     }
+
+    /**
+     * What the basic wind velocity is multiplied by.
+     *
+     * @param direction c_dir
+     * @param season c_season
+     * @param orography c_o, on the mean velocity
+     * @param returnYears return period the wind is wanted for; 50 is the velocity as given
+     */
+    public record WindFactors(double direction, double season, double orography, double returnYears) {}
 
     /**
      * @param gap null takes the smallest setting that is shade-free in the window

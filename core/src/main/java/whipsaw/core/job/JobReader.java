@@ -130,16 +130,22 @@ public final class JobReader {
                 doc.measure("recordLow", Fields.RECORD_LOW),
                 doc.measure("designHigh", Fields.DESIGN_HIGH),
                 doc.measureOrNull("leastUplift", Fields.LEAST_UPLIFT),
-                en ? doc.numberOr("floorShare", "Share of the roof's own suction", 0.1, 1.5, Double.NaN) : Double.NaN,
+                doc.numberOr("floorShare", "Share of the code's own coefficients", 0.1, 1.5, Double.NaN),
+                doc.measureOrNull("roofSnow", Fields.ROOF_SNOW),
                 en ? enSite(doc) : asceSite(doc));
     }
 
     private static Job.AsceSite asceSite(Doc doc) {
         return new Job.AsceSite(
+                new Job.AsceEdition(
+                        doc.has("edition")
+                                ? doc.choice("edition", "Edition", Job.AsceSite.EDITIONS)
+                                : Job.AsceSite.EDITIONS.get(0),
+                        doc.flag("olderFigures", "Figures of 7-16 taken", false)),
+                doc.textOrEmpty("coefficients", "Net-coefficient set", 80),
                 doc.measureOrNull("wind", Fields.WIND),
                 doc.choice("riskCategory", "Risk category", List.of("I", "II", "III", "IV")),
-                doc.choice("exposure", "Exposure", List.of("B", "C", "D")),
-                doc.number("kzt", "Topographic factor", 1, 5),
+                ground(doc),
                 doc.measureOrNull("snow", Fields.SNOW),
                 doc.numberOr("snowExposure", "Snow exposure factor C_e", 0.5, 2, 1),
                 doc.numberOr("snowThermal", "Snow thermal factor C_t", 0.5, 1.5, 1),
@@ -147,13 +153,34 @@ public final class JobReader {
                 doc.has("stories") ? doc.whole("stories", "Stories", 1, 200) : 0);
     }
 
+    private static Job.Ground ground(Doc doc) {
+        String exposure = doc.choice("exposure", "Exposure", List.of("B", "C", "D"));
+        double kzt = doc.number("kzt", "Topographic factor", 1, 5);
+        Doc hill = doc.objectOrNull("hill", "Hill");
+        if (hill == null) {
+            return new Job.Ground(exposure, kzt, null);
+        }
+        if (kzt > 1) {
+            doc.problem("kzt", "Topographic factor", kzt, "is typed beside a hill that gives it: leave it at 1");
+        }
+        Job.Hill read = new Job.Hill(
+                hill.choice("shape", "Shape of the hill", Job.Hill.SHAPES),
+                hill.measure("height", Fields.HILL_HEIGHT),
+                hill.measure("halfLength", Fields.HILL_HALF_LENGTH),
+                hill.measure("distance", Fields.HILL_DISTANCE));
+        hill.done();
+        return new Job.Ground(exposure, kzt, read);
+    }
+
     private static Job.EnSite enSite(Doc doc) {
         return new Job.EnSite(
                 doc.measureOrNull("wind", Fields.WIND_MEAN),
                 doc.choice("terrain", "Terrain category", List.of("0", "I", "II", "III", "IV")),
-                doc.numberOr("directionFactor", "Direction factor c_dir", 0.5, 1, 1),
-                doc.numberOr("seasonFactor", "Season factor c_season", 0.5, 1, 1),
-                doc.numberOr("orography", "Orography factor c_o", 1, 2, 1),
+                new Job.WindFactors(
+                        doc.numberOr("directionFactor", "Direction factor c_dir", 0.5, 1, 1),
+                        doc.numberOr("seasonFactor", "Season factor c_season", 0.5, 1, 1),
+                        doc.numberOr("orography", "Orography factor c_o", 1, 2, 1),
+                        doc.numberOr("returnYears", "Return period in years", 5, 1000, 50)),
                 doc.text("coefficients", "Net-coefficient set", 80),
                 doc.textOrEmpty("national", "National parameters", 80),
                 doc.measureOrNull("snow", Fields.SNOW),

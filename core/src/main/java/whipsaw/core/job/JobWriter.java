@@ -56,20 +56,36 @@ public final class JobWriter {
                 .measure("leastUplift", site.leastUplift(), Quantity.PRESSURE)
                 .measure("wind", site.wind(), Quantity.SPEED);
         if (site.code() instanceof Job.AsceSite asce) {
-            doc.put("sds", Double.isNaN(asce.sds()) ? null : asce.sds())
+            Job.Hill hill = asce.ground().hill();
+            doc.put("edition", asce.edition().name())
+                    .put("olderFigures", asce.edition().olderFigures() ? true : null)
+                    .text("coefficients", asce.coefficients())
+                    .put("sds", Double.isNaN(asce.sds()) ? null : asce.sds())
                     .put("stories", asce.stories() == 0 ? null : asce.stories())
                     .put("riskCategory", asce.riskCategory())
-                    .put("exposure", asce.exposure())
-                    .put("kzt", asce.kzt());
+                    .put("exposure", asce.ground().exposure())
+                    .put("kzt", asce.ground().kzt());
+            if (hill != null) {
+                doc.put(
+                        "hill",
+                        new Tree()
+                                .put("shape", hill.shape())
+                                .length("height", hill.height())
+                                .length("halfLength", hill.halfLength())
+                                .length("distance", hill.distance())
+                                .map);
+            }
         } else if (site.code() instanceof Job.EnSite en) {
             doc.put("terrain", en.terrain())
-                    .put("directionFactor", en.directionFactor())
-                    .put("seasonFactor", en.seasonFactor())
-                    .put("orography", en.orography())
+                    .put("directionFactor", en.factors().direction())
+                    .put("seasonFactor", en.factors().season())
+                    .put("orography", en.factors().orography())
+                    .put("returnYears", en.factors().returnYears())
                     .put("coefficients", en.coefficients())
-                    .text("national", en.national())
-                    .put("floorShare", Double.isNaN(site.floorShare()) ? null : site.floorShare());
+                    .text("national", en.national());
         }
+        doc.put("floorShare", Double.isNaN(site.floorShare()) ? null : site.floorShare())
+                .measure("roofSnow", site.roofSnow(), Quantity.PRESSURE);
         return doc.measure("snow", site.snow(), Quantity.PRESSURE)
                 .put("snowExposure", site.code().snowExposure())
                 .put("snowThermal", site.code().snowThermal())

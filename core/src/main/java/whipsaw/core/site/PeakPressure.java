@@ -38,12 +38,14 @@ public record PeakPressure(
      * @param velocityMPerS fundamental value v_b,0: 10-minute mean at 10 m in terrain II, 50 years
      * @param referenceHeightM height z_e; with a parapet the roof height and the parapet
      * @param terrain 0, I, II, III or IV
+     * @param probabilityFactor 1 for 50 years
      * @param densityKgPerM3 of air
      */
     public record Input(
             double velocityMPerS,
             double referenceHeightM,
             String terrain,
+            double probabilityFactor,
             double directionFactor,
             double seasonFactor,
             double orography,
@@ -52,7 +54,7 @@ public record PeakPressure(
     /** Computes it. The terrain must be in the table. */
     public static PeakPressure of(Input in, EnTables tables) {
         EnTables.Terrain t = tables.terrain(in.terrain());
-        double basic = in.directionFactor() * in.seasonFactor() * in.velocityMPerS();
+        double basic = in.probabilityFactor() * in.directionFactor() * in.seasonFactor() * in.velocityMPerS();
         double kr = 0.19 * Math.pow(t.roughnessM() / tables.recommended("z0_terrain_II_m"), 0.07); // 4.3.2
         double log = Math.log(Math.max(in.referenceHeightM(), t.leastHeightM()) / t.roughnessM());
         double cr = kr * log;
@@ -60,6 +62,14 @@ public record PeakPressure(
         double turbulence = tables.recommended("turbulence_kI") / (in.orography() * log); // 4.4
         double peak = (1 + 7 * turbulence) * 0.5 * in.densityKgPerM3() * mean * mean; // 4.5
         return new PeakPressure(in, t, basic, kr, cr, mean, turbulence, peak);
+    }
+
+    /** Factor for a return period, EN 1991-1-4 Eq. (4.2); 1 for 50 years. */
+    public static double probabilityFactor(double years, EnTables tables) {
+        double k = tables.recommended("probability_K");
+        double wanted = 1 - k * Math.log(-Math.log(1 - 1 / years));
+        double fifty = 1 - k * Math.log(-Math.log(0.98));
+        return Math.pow(wanted / fifty, tables.recommended("probability_n"));
     }
 
     /** The lines of its working. */
@@ -82,9 +92,10 @@ public record PeakPressure(
                 Step.of(
                         "v_b",
                         "basic wind velocity",
-                        "{c_dir} · {c_season} · {v_b0}",
+                        "{c_prob} · {c_dir} · {c_season} · {v_b0}",
                         significant(basicMPerS, 5) + " m/s",
                         "EN 1991-1-4 4.2",
+                        terms.term("c_prob", "factor of the return period", significant(input.probabilityFactor(), 4)),
                         terms.term("c_dir", "direction factor", significant(input.directionFactor(), 3)),
                         terms.term("c_season", "season factor", significant(input.seasonFactor(), 3)),
                         terms.term(

@@ -3,49 +3,55 @@ package whipsaw.core.site;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.EditionTable;
 import whipsaw.core.units.Measure;
 
 /**
  * What the place does to the roof.
  *
  * @param wind pressure at roof height; null while no wind speed has been given
+ * @param topography of the hill the building stands on; null without one
  * @param zones of the roof
  * @param snow on the roof; null while no snow load has been given
  * @param drifts of that snow on a flat roof; null without snow or on a pitched one
  */
-public record SiteActions(WindPressure wind, RoofZones zones, SnowLoad snow, SnowDrifts drifts) {
-
-    /** Edition whose velocity pressure and panel coefficients are used. */
-    public static final String EDITION = "7-16";
+public record SiteActions(WindPressure wind, Topography topography, RoofZones zones, SnowLoad snow, SnowDrifts drifts) {
 
     public static SiteActions of(Job job, RoofPlan plan, CodeTables tables) {
+        SnowLoad snow = snow(job, plan, tables);
+        SnowDrifts drifts = snow == null || !job.roof().fabric().flat() ? null : SnowDrifts.of(job, plan, snow, tables);
         if (job.site().code() instanceof Job.EnSite en) {
-            SnowLoad snow = snow(job, en, tables);
-            return new SiteActions(
-                    peak(job, en, plan, tables), EnZones.of(plan), snow, drifts(job, plan, snow, tables));
+            return new SiteActions(peak(job, en, plan, tables), null, EnZones.of(plan), snow, drifts);
         }
         Job.AsceSite asce = (Job.AsceSite) job.site().code();
-        SnowLoad snow = snow(job, asce, plan, tables);
-        return new SiteActions(velocity(job, asce, tables), AsceZones.of(plan), snow, drifts(job, plan, snow, tables));
+        return new SiteActions(
+                velocity(job, VelocityPressure.LOWEST_HEIGHT_M, tables),
+                Topography.of(asce.ground(), job.roof().height().si(), tables),
+                AsceZones.of(plan),
+                snow,
+                drifts);
     }
 
-    private static SnowDrifts drifts(Job job, RoofPlan plan, SnowLoad snow, CodeTables tables) {
-        return snow == null || !job.roof().fabric().flat() ? null : SnowDrifts.of(job, plan, snow, tables);
-    }
-
-    private static VelocityPressure velocity(Job job, Job.AsceSite site, CodeTables tables) {
+    /**
+     * Velocity pressure at the height of the roof of a job of the ASCE family; null while no wind speed has been given.
+     *
+     * @param lowestHeightM of the profile
+     */
+    public static VelocityPressure velocity(Job job, double lowestHeightM, CodeTables tables) {
+        Job.AsceSite site = (Job.AsceSite) job.site().code();
         if (site.wind() == null) {
             return null;
         }
+        double heightM = job.roof().height().si();
         VelocityPressure.Input input = new VelocityPressure.Input(
                 site.wind().si(),
-                job.roof().height().si(),
-                site.exposure(),
-                EDITION,
-                site.kzt(),
+                heightM,
+                site.ground().exposure(),
+                site.edition().name(),
+                Topography.factor(site.ground(), heightM, tables),
                 VelocityPressure.BUILDING_KD,
                 job.site().elevation().si(),
-                VelocityPressure.LOWEST_HEIGHT_M);
+                lowestHeightM);
         return VelocityPressure.of(input, tables.wind());
     }
 
@@ -53,21 +59,36 @@ public record SiteActions(WindPressure wind, RoofZones zones, SnowLoad snow, Sno
         if (site.wind() == null) {
             return null;
         }
+        Job.WindFactors factors = site.factors();
         PeakPressure.Input input = new PeakPressure.Input(
                 site.wind().si(),
                 job.roof().height().si() + plan.highestParapetM(),
                 site.terrain(),
-                site.directionFactor(),
-                site.seasonFactor(),
-                site.orography(),
+                PeakPressure.probabilityFactor(factors.returnYears(), tables.en()),
+                factors.direction(),
+                factors.season(),
+                factors.orography(),
                 tables.en().recommended("rho_kg_per_m3"));
         return PeakPressure.of(input, tables.en());
     }
 
-    private static AsceSnow snow(Job job, Job.AsceSite site, RoofPlan plan, CodeTables tables) {
-        Measure ground = site.snow();
+    private static SnowLoad snow(Job job, RoofPlan plan, CodeTables tables) {
+        Measure given = job.site().roofSnow();
+        Measure ground = job.site().snow();
+        if (given != null) {
+            return new GivenSnow(given.si());
+        }
         if (ground == null) {
             return null;
+        }
+        double slope = job.roof().slope().si();
+        if (job.site().code() instanceof Job.EnSite site) {
+            return EnSnow.of(
+                    new EnSnow.Input(ground.si(), slope, site.snowExposure(), site.snowThermal(), false), tables.en());
+        }
+        Job.AsceSite site = (Job.AsceSite) job.site().code();
+        if (!tables.editions().has(site.edition(), EditionTable.Part.SNOW)) {
+            return ground.si() == 0 ? new GivenSnow(0) : null;
         }
         return AsceSnow.of(
                 new AsceSnow.Input(
@@ -75,18 +96,8 @@ public record SiteActions(WindPressure wind, RoofZones zones, SnowLoad snow, Sno
                         site.snowExposure(),
                         site.snowThermal(),
                         tables.snow().value("importance_" + site.riskCategory()),
-                        job.roof().slope().si(),
+                        slope,
                         plan.shortSideM()),
                 tables.snow());
-    }
-
-    private static EnSnow snow(Job job, Job.EnSite site, CodeTables tables) {
-        Measure ground = site.snow();
-        if (ground == null) {
-            return null;
-        }
-        return EnSnow.of(
-                new EnSnow.Input(ground.si(), job.roof().slope().si(), site.snowExposure(), site.snowThermal(), false),
-                tables.en());
     }
 }

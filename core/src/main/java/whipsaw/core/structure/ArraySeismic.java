@@ -7,6 +7,7 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.ParameterTable;
 
 /**
@@ -41,6 +42,9 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
             return null;
         }
         List<String> missing = new ArrayList<>();
+        if (!tables.editions().has(site.edition(), EditionTable.Part.SEISMIC)) {
+            missing.add(EditionTable.Part.SEISMIC.missing(site.edition()));
+        }
         if (Double.isNaN(site.sds())) {
             missing.add("S_DS");
         }

@@ -127,7 +127,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
                 wind,
                 feet(job, layout, holdDown),
                 tables.members(),
-                job.site().code() instanceof Job.EnSite ? "en" : "asce");
+                job.site().code().combinations());
         Map<String, List<Member>> bySet = new HashMap<>();
         for (MemberLines.Strip strip : MemberLines.of(plan, structure)) {
             for (Member m : loads.members(plan, structure, strip)) {
@@ -171,7 +171,7 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             missing.add("the grid of bays");
         }
         if (site.snow() == null) {
-            missing.add("the ground snow load");
+            missing.add("the snow on the roof");
         }
         if (!job.roof().fabric().flat()
                 && job.roof().fabric().structure().onFaces().array() == null) {

@@ -116,7 +116,7 @@ public final class SetDowns {
         stage.forEach(other -> all.addAll(feet(other, other == s ? high : other.high())));
         Envelope below = box(s);
         MemberLoads loads = MemberLoads.setDown(
-                structure, all, tables.members(), job.site().code() instanceof Job.EnSite ? "en" : "asce");
+                structure, all, tables.members(), job.site().code().combinations());
         Member worst = null;
         for (MemberLines.Strip strip : strips) {
             for (Member m : loads.members(plan, structure, strip)) {

@@ -65,7 +65,7 @@ public record CodeTable(
     }
 
     /** A number of a row; NaN where the cell is empty. */
-    static double number(Map<String, String> row, String column) {
+    public static double number(Map<String, String> row, String column) {
         return CsvRows.number(row, column);
     }
 }

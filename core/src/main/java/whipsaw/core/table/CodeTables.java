@@ -27,6 +27,7 @@ public final class CodeTables {
     private final PanelTables panels;
     private final PriceTable prices;
     private final MemberTables members;
+    private final EditionTable editions;
     private final Map<String, NetCoefficients> netCoefficients = new LinkedHashMap<>();
     private final Map<String, CodeTables> national = new ConcurrentHashMap<>();
 
@@ -44,6 +45,7 @@ public final class CodeTables {
         this.panels = new PanelTables(this);
         this.prices = new PriceTable(this);
         this.members = new MemberTables(this);
+        this.editions = new EditionTable(this);
         for (CodeTable table : byId.values()) {
             if (table.id().startsWith(NetCoefficients.ID_PREFIX)) {
                 netCoefficients.put(table.id(), new NetCoefficients(table));
@@ -104,10 +106,10 @@ public final class CodeTables {
     /** The tables a solve of a job reads. */
     public List<CodeTable> inUse(Job job) {
         List<CodeTable> used = new ArrayList<>();
+        if (netCoefficients(job.site().code().coefficients()) != null) {
+            used.add(table(job.site().code().coefficients()));
+        }
         if (job.site().code() instanceof Job.EnSite site) {
-            if (netCoefficients(site.coefficients()) != null) {
-                used.add(table(site.coefficients()));
-            }
             used.add(en.terrainTable());
             if (!Double.isNaN(job.site().floorShare())) {
                 used.add(en.roofTable());
@@ -119,6 +121,10 @@ public final class CodeTables {
         } else {
             used.add(wind.coefficientTable());
             used.add(wind.exposureTable());
+            used.add(editions.table());
+            if (((Job.AsceSite) job.site().code()).ground().hill() != null) {
+                used.add(table("asce_topography"));
+            }
             used.add(snow.table());
             used.add(drift.table());
             used.add(seismic.table());
@@ -191,16 +197,21 @@ public final class CodeTables {
         return seismic;
     }
 
+    /** What is at hand of the editions of ASCE 7. */
+    public EditionTable editions() {
+        return editions;
+    }
+
     /** Roof members. */
     public MemberTables members() {
         return members;
     }
 
-    /** Panels parallel to a roof, ASCE 7-16 29.4.4. */
     public PriceTable prices() {
         return prices;
     }
 
+    /** Panels parallel to a roof, ASCE 7-16 29.4.4. */
     public PanelTables panels() {
         return panels;
     }

@@ -22,8 +22,9 @@ public final class MemberTables {
         limits = new ParameterTable(tables.table("member_limits"));
     }
 
-    /** @param family {@code asce} or {@code en} */
-    public Resistance resistance(String family, String material) {
+    /** @param combinations key of the combinations of the job; its first word is the family */
+    public Resistance resistance(String combinations, String material) {
+        String family = combinations.split(" ")[0];
         for (Map<String, String> row : resistanceTable.rows()) {
             if (row.get("family").equals(family) && row.get("material").equals(material)) {
                 return new Resistance(

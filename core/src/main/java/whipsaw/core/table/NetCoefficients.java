@@ -10,12 +10,13 @@ import whipsaw.core.units.Show;
 
 /**
  * A set of net coefficients of tilted panels on flat roofs, from a wind-tunnel report or national
- * guidance, by arrangement, zone F, G, H or I, tilt and sharing area, with its limits of validity.
+ * guidance, by arrangement, zone, tilt and sharing area, with its limits of validity.
  *
  * <p>Columns: {@code record, arrangement, zone, tilt_deg, area_m2, up, down, limit, least, most}. A
  * {@code coefficient} record fills the columns up to {@code down}, a {@code limit} record the
  * arrangement and the last three; an empty least or most is no limit. Coefficients are positive,
- * up away from the roof; linear in the logarithm of the area and constant beyond its ends; linear
+ * up away from the roof, on the pressure at roof height of the family whose zones they name (F, G, H, I: EN 1991-1-4;
+ * 1, 2, 3: ASCE 7); linear in the logarithm of the area and constant beyond its ends; linear
  * in the tilt between the tilts given.
  */
 public final class NetCoefficients {
@@ -23,7 +24,11 @@ public final class NetCoefficients {
     public static final String ID_PREFIX = "net_coefficients_";
 
     public static final List<String> ARRANGEMENTS = List.of("one-way", "pairs");
-    public static final List<String> ZONES = List.of("F", "G", "H", "I");
+    /** Zones by family. */
+    private static final Map<String, List<String>> ZONES =
+            Map.of("en", List.of("F", "G", "H", "I"), "asce", List.of("1", "2", "3"));
+
+    private static final List<String> ALL_ZONES = List.of("F", "G", "H", "I", "1", "2", "3");
 
     /** What a limit can be set on. */
     public static final List<String> LIMITS = List.of(
@@ -90,7 +95,7 @@ public final class NetCoefficients {
             if (!(area > 0) || !(up > 0) || !(down > 0)) {
                 throw new IllegalArgumentException("area, up and down must be above 0 in " + row);
             }
-            nodes.computeIfAbsent(arrangement + oneOf(row, "zone", ZONES), k -> new TreeMap<>())
+            nodes.computeIfAbsent(arrangement + oneOf(row, "zone", ALL_ZONES), k -> new TreeMap<>())
                     .computeIfAbsent(CodeTable.number(row, "tilt_deg"), k -> new ArrayList<>())
                     .add(new double[] {area, up, down});
         }
@@ -119,8 +124,12 @@ public final class NetCoefficients {
             if (!covers(arrangement)) {
                 continue;
             }
-            var tilts = curves.get(arrangement + "F");
-            for (String zone : ZONES) {
+            List<String> zones = ZONES.get(family());
+            var tilts = curves.get(arrangement + zones.get(0));
+            if (ALL_ZONES.stream().anyMatch(zone -> !zones.contains(zone) && curves.containsKey(arrangement + zone))) {
+                throw new IllegalArgumentException("zones of two code families are mixed");
+            }
+            for (String zone : zones) {
                 var here = curves.get(arrangement + zone);
                 if (here == null || tilts == null || !here.keySet().equals(tilts.keySet())) {
                     throw new IllegalArgumentException(arrangement + " lacks zone " + zone + " at some tilt");
@@ -144,9 +153,16 @@ public final class NetCoefficients {
         return table;
     }
 
+    /** Code family whose zones it names. */
+    public String family() {
+        return curves.keySet().stream().anyMatch(key -> ZONES.get("en").contains(key.substring(key.length() - 1)))
+                ? "en"
+                : "asce";
+    }
+
     /** Whether it says anything on an arrangement. */
     public boolean covers(String arrangement) {
-        return ZONES.stream().anyMatch(zone -> curves.containsKey(arrangement + zone));
+        return ALL_ZONES.stream().anyMatch(zone -> curves.containsKey(arrangement + zone));
     }
 
     public List<Limit> limits(String arrangement) {

@@ -2,7 +2,6 @@ package whipsaw.core.holddown;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
-import static whipsaw.core.design.Jobs.paired;
 import static whipsaw.core.design.Jobs.pairedDesign;
 
 import java.util.HashMap;
@@ -180,20 +179,9 @@ class NetDemandTest {
 
     @Test
     void aSetThatIsNotThereIsAProblemWithTheOnesThatAre() {
-        Job job = paired();
-        Job.EnSite en = (Job.EnSite) job.site().code();
-        Job.EnSite other =
-                new Job.EnSite(en.wind(), en.terrain(), 1, 1, 1, "net_coefficients_gone", "", en.snow(), 1, 1);
-        Job.Site site = new Job.Site(
-                job.site().latitude(),
-                job.site().longitude(),
-                job.site().elevation(),
-                job.site().recordLow(),
-                job.site().designHigh(),
-                null,
-                Double.NaN,
-                other);
-        Job changed = new Job(job.project(), job.roof(), job.survey(), site, job.array(), job.electrical(), List.of());
+        Job changed = JobReader.read(
+                        Jobs.with(Jobs.document("paired-roof"), "site.coefficients", "net_coefficients_gone"), false)
+                .job();
         assertThat(Jobs.SOLVER.problems(changed)).anySatisfy(p -> {
             assertThat(p.path()).isEqualTo("$.site.coefficients");
             assertThat(p.message()).contains("net_coefficients_fenmarsh");

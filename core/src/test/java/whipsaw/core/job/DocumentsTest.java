@@ -97,7 +97,7 @@ class DocumentsTest {
         Job returned = JobReader.read(CodeFamilyChange.settled(settled, back, "x"), false)
                 .job();
         assertThat(returned.site().wind()).isNull();
-        assertThat(((Job.AsceSite) returned.site().code()).exposure()).isEqualTo("C");
+        assertThat(((Job.AsceSite) returned.site().code()).ground().exposure()).isEqualTo("C");
     }
 
     @Test

@@ -19,7 +19,7 @@ class PeakPressureTest {
     private static final List<String> ROUGHER = List.of("0", "I", "II", "III", "IV");
 
     private static PeakPressure at(double v, double z, String terrain) {
-        return PeakPressure.of(new PeakPressure.Input(v, z, terrain, 1, 1, 1, 1.25), TABLES.en());
+        return PeakPressure.of(new PeakPressure.Input(v, z, terrain, 1, 1, 1, 1, 1.25), TABLES.en());
     }
 
     @Test
@@ -28,6 +28,15 @@ class PeakPressureTest {
         double log = Math.log(10 / 0.05);
         double mean = 0.19 * log * 26;
         assertThat(at(26, 10, "II").pressurePa()).isCloseTo((1 + 7 / log) * 0.625 * mean * mean, within(1e-9));
+    }
+
+    @Test
+    void theReturnPeriodActsOnTheVelocityAndFiftyYearsChangeNothing() {
+        assertThat(PeakPressure.probabilityFactor(50, TABLES.en())).isEqualTo(1);
+        // (1 + 0.2 x 4.60015) / (1 + 0.2 x 3.90194) under the root
+        assertThat(PeakPressure.probabilityFactor(100, TABLES.en()))
+                .isCloseTo(Math.sqrt((1 + 0.2 * 4.60015) / (1 + 0.2 * 3.90194)), within(1e-5));
+        assertThat(PeakPressure.probabilityFactor(10, TABLES.en())).isLessThan(1);
     }
 
     @Property(seed = "4711", tries = 150)

@@ -1,0 +1,58 @@
+package whipsaw.core.table;
+
+import whipsaw.core.job.Job;
+
+/** Which figures of an edition of ASCE 7 are at hand, and which may be taken from the one before. */
+public final class EditionTable {
+    /** A part of the code by the name it has in the table. */
+    public enum Part {
+        VELOCITY_PRESSURE("velocity pressure", "of 26.10"),
+        TILTED_ARRAY("tilted array", "of 29.4.3"),
+        ROOF_ZONES("roof zones", "of 30.3 and 29.4.4"),
+        SNOW("snow", "of chapter 7"),
+        SEISMIC("seismic", "of 13.6.12");
+
+        private final String key;
+        private final String where;
+
+        Part(String key, String where) {
+            this.key = key;
+            this.where = where;
+        }
+
+        /** What is missing, for a reader. */
+        public String missing(Job.AsceEdition edition) {
+            return "figures " + where + " in the edition " + edition.name();
+        }
+    }
+
+    private final CodeTable table;
+
+    EditionTable(CodeTables tables) {
+        table = tables.table("asce_editions");
+    }
+
+    /** Whether a job of this edition has figures for a part: its own, or those of 7-16 where it takes them. */
+    public boolean has(Job.AsceEdition edition, Part part) {
+        String from = from(edition, part);
+        return from.equals("own") || (from.equals("7-16") && edition.olderFigures());
+    }
+
+    /** Whether a part rests on figures of the edition before. */
+    public boolean older(Job.AsceEdition edition, Part part) {
+        return edition.olderFigures() && from(edition, part).equals("7-16");
+    }
+
+    private String from(Job.AsceEdition edition, Part part) {
+        return table.rows().stream()
+                .filter(r ->
+                        r.get("edition").equals(edition.name()) && r.get("part").equals(part.key))
+                .map(r -> r.get("figures"))
+                .findFirst()
+                .orElse("none");
+    }
+
+    public CodeTable table() {
+        return table;
+    }
+}

@@ -274,12 +274,12 @@ function objectChange(group, input) {
   if (filled.length === 0) {
     return [{ op: "remove", path }];
   }
-  if (filled.length < inputs.length) {
+  if (inputs.some((i) => i.dataset.kind !== "loose" && i.value.trim() === "")) {
     input.closest(".entryline").querySelector(".fault").textContent = "Stored when all of these are filled in, removed when all are empty.";
     return null;
   }
   const value = {};
-  inputs.forEach((i) => (value[i.dataset.path.slice(path.length + 1)] = valueOf(i)));
+  filled.forEach((i) => (value[i.dataset.path.slice(path.length + 1)] = valueOf(i)));
   return [{ op: "set", path, value }];
 }
 

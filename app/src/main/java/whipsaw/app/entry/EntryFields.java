@@ -38,6 +38,11 @@ abstract class EntryFields {
         return new EntryForm.Input(path, label, value, "", hint, List.of(), "optional", false);
     }
 
+    /** A text that may stay empty in a group that is stored whole. */
+    final EntryForm.Input loose(String path, String label, String value, String hint) {
+        return new EntryForm.Input(path, label, value, "", hint, List.of(), "loose", false);
+    }
+
     /** A number that may be left out; NaN is none. */
     final EntryForm.Input optionalNumber(String path, String label, double value, String hint) {
         return optionalText(path, label, Double.isNaN(value) ? "" : Show.number(value, 4), hint);

@@ -28,7 +28,7 @@ public final class EntryForm extends EntryFields {
      * @param unit unit a bare number means, empty for texts
      * @param hint the value in the other system, or where it comes from
      * @param options empty for a text field
-     * @param kind {@code text}, {@code optional}: removed when emptied, {@code choice}, {@code json}: options that are
+     * @param kind {@code text}, {@code optional}: removed when emptied, {@code loose}: may stay empty in a group stored whole, {@code choice}, {@code json}: options that are
      *     JSON values, or {@code place}: distances from edges
      */
     public record Input(
@@ -232,10 +232,41 @@ public final class EntryForm extends EntryFields {
                                         Dimension.ROOF_LENGTH,
                                         w == null ? null : w.width(),
                                         "none"))),
+                attachments(a.attachments()),
                 plain(
                         "No row shadow on the shortest day",
                         number("$.array.windowFrom", "from, solar hour", a.windowFrom(), "h"),
                         number("$.array.windowTo", "to, solar hour", a.windowTo(), "h")));
+    }
+
+    private Group attachments(Job.Attachments at) {
+        String path = "$.array.attachments";
+        return new Group(
+                "Attachments beside weight",
+                path,
+                "",
+                List.of(
+                        measure(
+                                path + ".tension",
+                                "One takes up",
+                                Dimension.FORCE,
+                                at == null ? null : at.tension(),
+                                "allowable, or design resistance in EN"),
+                        measure(
+                                path + ".shear",
+                                "and along the roof",
+                                Dimension.FORCE,
+                                at == null ? null : at.shear(),
+                                ""),
+                        text(
+                                path + ".mostBlocks",
+                                "Blocks on a position",
+                                at == null ? "" : String.valueOf(at.mostBlocks())),
+                        loose(
+                                path + ".bays",
+                                "in bays",
+                                at == null ? "" : String.join(", ", at.bays()),
+                                "as B2, C2; empty: all")));
     }
 
     private static Measure zeroAsNone(Measure m) {

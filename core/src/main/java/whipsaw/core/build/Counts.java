@@ -23,7 +23,9 @@ public record Counts(List<Line> lines) {
         lines = List.copyOf(lines);
     }
 
-    public static Counts of(Job job, ArrayLayout layout, HoldDown holdDown, Circuits circuits, AcRun run) {
+    /** @param attachments of the array, a first estimate; 0 for none */
+    public static Counts of(
+            Job job, ArrayLayout layout, HoldDown holdDown, int attachments, Circuits circuits, AcRun run) {
         List<Line> lines = new ArrayList<>();
         int modules = layout.modules().size();
         Job.ArrayChoice array = job.array();
@@ -40,6 +42,9 @@ public record Counts(List<Line> lines) {
                 holdDown.established()
                         ? line(blocks, holdDown.blocks(), holdDown.ballastKg())
                         : new Line(blocks, "not established", Double.NaN));
+        if (attachments > 0) {
+            lines.add(line("Attachments, first estimate", attachments, Double.NaN));
+        }
         lines.add(line("Strings", circuits.strings().size(), Double.NaN));
         lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
         if (run.sizing() != null && run.sizing().feasible()) {

@@ -14,6 +14,7 @@ import whipsaw.core.run.AcRun;
 import whipsaw.core.site.RoofZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
@@ -22,6 +23,8 @@ import whipsaw.core.structure.RoofMembers;
  * Everything that follows from a job.
  *
  * @param faceWind what the wind does to a pitched roof; null for a flat one
+ * @param seismic room to slide; null where the method is not asked for
+ * @param attached what attachments hold; null where weight alone holds the array
  */
 public record Design(
         Job job,
@@ -35,12 +38,20 @@ public record Design(
         FaceWind faceWind,
         RoofMembers members,
         ArraySeismic seismic,
+        AttachedArray attached,
         FootPressure feet,
         Counts counts,
         List<Check> checks) {
 
     public Design {
         checks = List.copyOf(checks);
+    }
+
+    /** The same with its checks. */
+    Design with(List<Check> all) {
+        return new Design(
+                job, plan, site, layout, holdDown, circuits, run, loads, faceWind, members, seismic, attached, feet,
+                counts, all);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */

@@ -32,6 +32,7 @@ public record DesignChange(List<String> words, List<Integer> changed) {
         UnitSystem units = after.job().project().units();
         count(words, after.layout().modules().size() - before.layout().modules().size(), "module");
         count(words, after.holdDown().blocks() - before.holdDown().blocks(), "block");
+        count(words, attachments(after) - attachments(before), "attachment");
         amount(words, (after.circuits().dcW() - before.circuits().dcW()) / 1000, 1, "kWdc");
         amount(words, (after.circuits().acVa() - before.circuits().acVa()) / 1000, 1, "kWac");
         Unit load = Dimension.LOAD.unit(units);
@@ -46,6 +47,10 @@ public record DesignChange(List<String> words, List<Integer> changed) {
             words.add("worst check: " + worst.title() + " " + worst.verdict().words());
         }
         return new DesignChange(words, changed(before, after));
+    }
+
+    static int attachments(Design design) {
+        return design.attached() == null ? 0 : design.attached().needed();
     }
 
     private static void count(List<String> words, int difference, String thing) {

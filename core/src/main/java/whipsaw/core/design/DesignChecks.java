@@ -284,7 +284,7 @@ final class DesignChecks {
 
     private void ballast() {
         HoldDown.Position worst = design.holdDown().worst();
-        if (worst == null || !design.holdDown().established()) {
+        if (worst == null || !design.holdDown().established() || design.attached() != null) {
             return;
         }
         List<Integer> over = design.holdDown().positions().stream()

@@ -18,6 +18,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
@@ -66,27 +67,14 @@ public final class Solver {
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         FaceWind wind = FaceWind.of(job, plan, tables);
         RoofMembers members = RoofMembers.of(job, plan, site, wind, layout, holdDown, tables);
-        ArraySeismic seismic = ArraySeismic.of(job, plan, layout, holdDown, tables);
+        AttachedArray attached = AttachedArray.of(job, layout, holdDown, loads, tables);
+        ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
         FootPressure feet = FootPressure.of(job, site, layout, holdDown, tables);
-        Counts counts = Counts.of(job, layout, holdDown, circuits, run);
+        Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, wind, members, seismic, feet, counts,
+                job, plan, site, layout, holdDown, circuits, run, loads, wind, members, seismic, attached, feet, counts,
                 List.of());
-        return new Design(
-                job,
-                plan,
-                site,
-                layout,
-                holdDown,
-                circuits,
-                run,
-                loads,
-                wind,
-                members,
-                seismic,
-                feet,
-                counts,
-                Check.ranked(DesignChecks.of(design, tables)));
+        return design.with(Check.ranked(DesignChecks.of(design, tables)));
     }
 
     /** A job as it rests on the tables of this solver, to be stored so. */

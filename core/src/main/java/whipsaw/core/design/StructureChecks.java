@@ -12,6 +12,7 @@ import whipsaw.core.holddown.PanelPressure;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.SeismicDisplacement;
@@ -33,6 +34,7 @@ final class StructureChecks {
         national(design, tables, checks);
         floor(design, checks);
         seismic(design, checks);
+        attached(design, checks);
         feet(design, checks);
         RoofMembers members = design.members();
         if (!members.missing().isEmpty()) {
@@ -141,6 +143,30 @@ final class StructureChecks {
                 d.reasons().isEmpty()
                         ? ""
                         : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
+    }
+
+    private static void attached(Design design, List<Check> checks) {
+        AttachedArray a = design.attached();
+        if (a == null) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        String each = "one takes "
+                + Show.both(units, Dimension.FORCE, a.each().tension().si()) + " up, "
+                + Show.both(units, Dimension.FORCE, a.each().shear().si()) + " along";
+        boolean known = a.missing().isEmpty();
+        checks.add(Check.stated(
+                "array.attachments",
+                "Attachments",
+                a.needed() + (known ? "" : " by wind alone; missing for the earthquake: " + a.missing()),
+                each,
+                known ? Verdict.CLOSE : Verdict.NOT_ESTABLISHED,
+                "as entered; first estimate, pooled along each row",
+                "array.attachments",
+                known
+                        ? "an engineer confirms what one takes, that the racking carries the load to them, and what they"
+                                + " pull on deck and members"
+                        : "enter it under Site"));
     }
 
     private static void feet(Design design, List<Check> checks) {

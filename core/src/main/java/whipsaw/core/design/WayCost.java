@@ -8,7 +8,10 @@ import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
-/** What a way out costs or saves by the price list: modules, trays, blocks, strengthening. Nothing else is in it. */
+/**
+ * What a way out costs or saves by the price list: modules, trays, blocks, attachments, strengthening with
+ * its design and access. Nothing else is in it.
+ */
 final class WayCost {
     private WayCost() {}
 
@@ -31,6 +34,11 @@ final class WayCost {
             cost += blocks * prices.price("block");
             parts.add(signed(blocks) + " blocks");
         }
+        int attachments = DesignChange.attachments(after) - DesignChange.attachments(before);
+        if (attachments != 0) {
+            cost += attachments * prices.price("attachment");
+            parts.add(signed(attachments) + " attachments");
+        }
         double metres = metres(after) - metres(before);
         if (Math.abs(metres) > 1e-6) {
             cost += metres * prices.price("member");
@@ -41,6 +49,16 @@ final class WayCost {
         if (supports != 0) {
             cost += supports * prices.price("support");
             parts.add(signed(supports) + " supports");
+        }
+        int works = works(after) - works(before);
+        if (works != 0) {
+            cost += works * prices.price("design");
+            parts.add(signed(works) + " designed by an engineer");
+        }
+        long bays = bays(after) - bays(before);
+        if (bays != 0) {
+            cost += bays * prices.price("access");
+            parts.add("access in " + signed(bays) + " bays");
         }
         return parts.isEmpty()
                 ? ""
@@ -62,6 +80,20 @@ final class WayCost {
             }
         }
         return sum;
+    }
+
+    private static int works(Design design) {
+        return design.job().roof().fabric().structure().works().size();
+    }
+
+    /** Bays in which anything is strengthened. */
+    private static long bays(Design design) {
+        return design.members().sets().stream()
+                .flatMap(s -> s.members().stream())
+                .filter(m -> m.line().added() || !m.strengthened().isEmpty())
+                .mapToInt(m -> m.line().bay())
+                .distinct()
+                .count();
     }
 
     private static long supports(Design design) {

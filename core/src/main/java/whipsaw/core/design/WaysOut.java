@@ -105,6 +105,7 @@ public final class WaysOut {
         all.walkway();
         all.setback();
         all.shift();
+        all.attachments();
         all.feeders();
         all.leaveOut();
         if (all.ways.stream().noneMatch(Way::clean)) {
@@ -271,7 +272,6 @@ public final class WaysOut {
         return a.after().utilisation() < b.after().utilisation();
     }
 
-    /** The smallest wider set-back that clears the check, else the widest tried that helps. */
     /** Moves the whole array a little, so that its feet stand on other members; the best way of each direction. */
     private void shift() {
         if (!check.id().startsWith("roof.members-")) {
@@ -301,6 +301,39 @@ public final class WaysOut {
         }
     }
 
+    /** Attachments in place of weight where the check is: the most blocks that still clear it, else none at all. */
+    private void attachments() {
+        Job.Attachments each = design.job().array().attachments();
+        boolean weighs = check.id().startsWith("roof.") || check.id().equals("ballast.position");
+        if (each == null || !weighs || design.attached() != null && each.mostBlocks() == 0) {
+            return;
+        }
+        Set<String> bays = new LinkedHashSet<>(design.attached() == null ? List.of() : each.bays());
+        if (check.place() != null && check.place().kind() == Place.Kind.BAYS) {
+            check.place()
+                    .items()
+                    .forEach(i -> bays.add(design.plan().bays().get(i).name()));
+        } else {
+            bays.clear();
+        }
+        int most = Math.min(design.job().array().tray().mostBlocks(), Math.max(0, each.mostBlocks()));
+        Way found = null;
+        for (int blocks = most; blocks >= 0 && (found == null || !found.clean()); blocks--) {
+            List<Change> changes = new ArrayList<>(set("$.array.attachments.mostBlocks", blocks));
+            changes.addAll(set("$.array.attachments.bays", String.join(", ", bays)));
+            Way way = way(
+                    "attachments",
+                    "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
+                            + ": at most " + blocks + " blocks on a position",
+                    changes);
+            found = way == null ? found : way;
+        }
+        if (found != null) {
+            ways.add(found);
+        }
+    }
+
+    /** The smallest wider set-back that clears the check, else the widest tried that helps. */
     private void setback() {
         double needed = check.id().equals("wind.edge-clear")
                 ? TiltedArray.clearNeededM(design.layout().highEdgeM(), 0)

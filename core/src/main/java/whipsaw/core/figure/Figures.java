@@ -41,6 +41,7 @@ public final class Figures {
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "site.drift" -> SnowFigures.drifts(design, tables);
             case "seismic.room" -> StandingFigures.room(design, tables);
+            case "array.attachments" -> AttachmentFigures.attachments(design, tables);
             case "roof.feet" -> StandingFigures.feet(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
@@ -107,6 +108,7 @@ public final class Figures {
                 "site.snow",
                 "site.drift",
                 "seismic.room",
+                "array.attachments",
                 "array.gap",
                 "array.setback",
                 "total.modules",

@@ -52,7 +52,12 @@ public record Ballast(
      * @param factors load factors of the method
      */
     public record Hold(
-            double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {}
+            double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {
+        /** The same with no more blocks than this. */
+        Hold atMost(int blocks) {
+            return new Hold(friction, blockKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors);
+        }
+    }
 
     /** Whether more blocks are needed than the position takes. */
     public boolean full() {

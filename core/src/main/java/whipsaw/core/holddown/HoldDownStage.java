@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
@@ -27,6 +28,8 @@ public final class HoldDownStage {
     private final Map<String, PanelPressure> pressures = new HashMap<>();
     private final Map<List<Double>, Ballast> ballasts = new HashMap<>();
     private final Ballast.Hold hold;
+    private final Ballast.Hold attached;
+    private final List<Envelope> attachedBays;
 
     private HoldDownStage(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
         this.job = job;
@@ -43,6 +46,24 @@ public final class HoldDownStage {
                 job.array().tray().mostBlocks(),
                 job.roof().slope().si(),
                 tables.wind().loadFactors(method.loadMethod()));
+        Job.Attachments attachments = job.array().attachments();
+        this.attached = attachments == null ? hold : hold.atMost(attachments.mostBlocks());
+        this.attachedBays = attachments == null
+                ? List.of()
+                : plan.bays().stream()
+                        .filter(b -> attachments.bays().contains(b.name()))
+                        .map(RoofPlan.Bay::cell)
+                        .toList();
+    }
+
+    /** What holds a position: weight alone, or fewer blocks and attachments where the job asks for them. */
+    private Ballast.Hold holdAt(double s, double t) {
+        Job.Attachments attachments = job.array().attachments();
+        if (attachments == null || attachments.bays().isEmpty()) {
+            return attached;
+        }
+        Coordinate at = layout.frame().plan(s, t);
+        return attachedBays.stream().anyMatch(b -> b.covers(at)) ? attached : hold;
     }
 
     /** The tray system must list a friction for the roof's covering. */
@@ -181,7 +202,9 @@ public final class HoldDownStage {
                             + job.array().tray().rackingMass().si());
         }
         Ballast.Demand demand = new Ballast.Demand(upliftN, dragN, massKg);
-        Ballast ballast = ballasts.computeIfAbsent(List.of(upliftN, dragN, massKg), key -> Ballast.of(demand, hold));
+        Ballast.Hold here = holdAt(s, t);
+        Ballast ballast = ballasts.computeIfAbsent(
+                List.of(upliftN, dragN, massKg, (double) here.mostBlocks()), key -> Ballast.of(demand, here));
         positions.add(new HoldDown.Position(positions.size(), number, s, t, shares, ballast));
     }
 }

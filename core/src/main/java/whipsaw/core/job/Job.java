@@ -375,6 +375,7 @@ public record Job(
      * @param walkway null for none
      * @param windowFrom start of the shade-free window on the shortest day, true solar hour
      * @param removed places of modules taken out by hand
+     * @param attachments null where nothing but weight holds the array
      */
     public record ArrayChoice(
             TraySystem tray,
@@ -389,9 +390,24 @@ public record Job(
             double windowTo,
             Measure shiftAlong,
             Measure shiftAcross,
-            List<Corner> removed) {
+            List<Corner> removed,
+            Attachments attachments) {
         public ArrayChoice {
             removed = List.copyOf(removed);
+        }
+    }
+
+    /**
+     * What holds the array beside its weight.
+     *
+     * @param tension one attachment may take away from the roof: allowable in ASCE 7, design resistance in EN
+     * @param shear the same along the roof
+     * @param mostBlocks a position takes where there are attachments
+     * @param bays names of the bays they are in; empty for all
+     */
+    public record Attachments(Measure tension, Measure shear, int mostBlocks, List<String> bays) {
+        public Attachments {
+            bays = List.copyOf(bays);
         }
     }
 

@@ -227,7 +227,21 @@ public final class JobReader {
                 to,
                 orZero(doc.measureOrNull("shiftAlong", Fields.SHIFT)),
                 orZero(doc.measureOrNull("shiftAcross", Fields.SHIFT)),
-                RoofReader.corners(doc, "removed", "Modules taken out", 20_000));
+                RoofReader.corners(doc, "removed", "Modules taken out", 20_000),
+                attachments(doc.objectOrNull("attachments", "Attachments")));
+    }
+
+    private static Job.Attachments attachments(Doc doc) {
+        if (doc == null) {
+            return null;
+        }
+        Job.Attachments read = new Job.Attachments(
+                doc.measure("tension", Fields.ATTACHMENT),
+                doc.measure("shear", Fields.ATTACHMENT),
+                doc.whole("mostBlocks", "Blocks a position takes beside attachments", 0, 60),
+                StructureReader.bays(doc));
+        doc.done();
+        return read;
     }
 
     static Measure orZero(Measure measure) {

@@ -114,6 +114,16 @@ public final class JobWriter {
                             .length("width", a.walkway().width())
                             .map);
         }
+        if (a.attachments() != null) {
+            doc.put(
+                    "attachments",
+                    new Tree()
+                            .measure("tension", a.attachments().tension(), Quantity.FORCE)
+                            .measure("shear", a.attachments().shear(), Quantity.FORCE)
+                            .put("mostBlocks", a.attachments().mostBlocks())
+                            .text("bays", String.join(", ", a.attachments().bays()))
+                            .map);
+        }
         return doc.put("windowFrom", a.windowFrom())
                 .put("windowTo", a.windowTo())
                 .length("shiftAlong", a.shiftAlong())

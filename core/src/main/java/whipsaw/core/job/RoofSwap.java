@@ -68,7 +68,8 @@ public final class RoofSwap {
                 a.windowTo(),
                 a.shiftAlong(),
                 a.shiftAcross(),
-                List.of());
+                List.of(),
+                a.attachments());
         Job.AcRun run = job.electrical().run();
         Job.Electrical e = job.electrical();
         Job.Electrical electrical = new Job.Electrical(

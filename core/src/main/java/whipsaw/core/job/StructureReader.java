@@ -121,7 +121,7 @@ final class StructureReader {
     }
 
     /** Names of bays with commas between; empty for all of them. */
-    private static List<String> bays(Doc doc) {
+    static List<String> bays(Doc doc) {
         String text = doc.textOrEmpty("bays", "Bays", 4000).strip();
         if (text.isEmpty() || text.equalsIgnoreCase("all")) {
             return List.of();

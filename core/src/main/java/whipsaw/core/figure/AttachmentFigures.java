@@ -1,0 +1,99 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Working of the attachments that hold what weight does not. */
+final class AttachmentFigures {
+    private static final int MOST_ROWS = 12;
+
+    private AttachmentFigures() {}
+
+    /** Null where weight alone holds the array. */
+    static Working attachments(Design design, CodeTables tables) {
+        AttachedArray a = design.attached();
+        if (a == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        Term tension = Term.given(
+                "T_a",
+                "one takes up",
+                force(units, a.each().tension().si()),
+                a.each().tension());
+        Term shear = Term.given(
+                "V_a",
+                "one takes along",
+                force(units, a.each().shear().si()),
+                a.each().shear());
+        Working.Builder w = Working.of("array.attachments", "Attachments, first estimate", String.valueOf(a.needed()));
+        for (AttachedArray.Row row : a.rows().stream().limit(MOST_ROWS).toList()) {
+            w.step(
+                    "n_i",
+                    "row from module " + row.name() + ", " + row.positions() + " positions that lack weight",
+                    "{T} / {T_a} + {V} / {V_a}, rounded up",
+                    String.valueOf(row.attachments()),
+                    "linear interaction; tension and shear left over at full positions",
+                    Term.computed("T", "uplift left over", force(units, row.tensionN()), null),
+                    tension,
+                    Term.computed("V", "sliding left over", force(units, row.shearN()), null),
+                    shear);
+        }
+        if (a.rows().size() > MOST_ROWS) {
+            w.note("And " + (a.rows().size() - MOST_ROWS) + " more rows in the same way.");
+        }
+        w.step("n_w", "by wind", "Σ n_i over " + a.rows().size() + " rows", String.valueOf(a.byWind()), "");
+        AttachedArray.Quake q = a.quake();
+        if (q != null) {
+            double sds = ((Job.AsceSite) design.job().site().code()).sds();
+            w.step(
+                            "F_p",
+                            "seismic force of the whole array, strength level, at the height of the roof",
+                            "0.4 · {a_p} · {S_DS} · {W} / ({R_p} / I_p) · (1 + 2 z/h), within its bounds",
+                            force(units, q.forceN()),
+                            "ASCE 7-16 13.3.1, " + q.byRule() + "; I_p = 1, z = h",
+                            data("a_p", "amplification", "attached_ap", tables),
+                            Term.computed("S_DS", "spectral acceleration, given", Show.number(sds, 3) + " g", null),
+                            Term.computed("W", "array with its blocks", force(units, q.weightN()), "roof.footprint"),
+                            data("R_p", "response", "attached_rp", tables))
+                    .step(
+                            "n_e",
+                            "by the earthquake, weight not counted as holding",
+                            "0.7 · {F_p} / {V_a}, rounded up",
+                            String.valueOf(q.attachments()),
+                            "ASCE 7-16 2.4.5",
+                            Term.computed("F_p", "seismic force", force(units, q.forceN()), null),
+                            shear);
+        } else if (!a.missing().isEmpty()) {
+            w.note("The seismic force is not established: missing " + a.missing() + ".");
+        } else {
+            w.note("Earthquakes are not looked at in the EN family.");
+        }
+        return w.step("n", "the larger", "", String.valueOf(a.needed()), "")
+                .note(
+                        "Pooled along a row: the racking has to carry the load to them. Where they stand, and what they pull"
+                                + " on deck and members, is for the engineer.")
+                .build();
+    }
+
+    private static Term data(String symbol, String meaning, String parameter, CodeTables tables) {
+        return Term.data(
+                symbol,
+                meaning,
+                Show.number(tables.seismic().value(parameter), 2),
+                Origin.TABLE,
+                tables.seismic().table());
+    }
+
+    private static String force(UnitSystem units, double newton) {
+        return Show.both(units, Dimension.FORCE, newton);
+    }
+}

@@ -138,6 +138,20 @@ abstract class EntryFields {
         return new EntryForm.Input(path, label, value, "", hint, options, "json", false);
     }
 
+    /** A part of the catalogue in a group that is stored whole; null is none. */
+    final EntryForm.Input partOrNone(String path, String label, String kind, CatalogueInfo info) {
+        List<EntryForm.Option> options = new ArrayList<>(List.of(new EntryForm.Option("", "none")));
+        if (info != null) {
+            EntryForm.Input chosen = part(path, label, kind, info);
+            options.addAll(chosen.options());
+            return new EntryForm.Input(path, label, chosen.value(), "", chosen.hint(), options, "json", false);
+        }
+        for (CatalogueStore.Entry e : catalogue.ofKind(kind)) {
+            options.add(new EntryForm.Option(reference(kind, e.code()), e.name()));
+        }
+        return new EntryForm.Input(path, label, "", "", "from the catalogue", options, "json", false);
+    }
+
     static String reference(String kind, String code) {
         return Json.write(Map.of("catalogue", kind + "/" + code));
     }

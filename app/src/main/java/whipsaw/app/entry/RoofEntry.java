@@ -62,7 +62,13 @@ final class RoofEntry extends EntryFields {
                                 "as 2026-05-31",
                                 List.of(),
                                 "text",
-                                false))));
+                                false),
+                        loose("$.roof.allowance.letter", "Letter", a == null ? "" : a.letter(), "where it stands"),
+                        loose(
+                                "$.roof.allowance.conditions",
+                                "Conditions",
+                                a == null ? "" : String.join("; ", a.conditions()),
+                                "with semicolons between"))));
         Job.Bays b = roof.bays();
         groups.add(new EntryForm.Group(
                 "Bays",

@@ -96,13 +96,19 @@ public final class StructureEntry extends EntryFields {
         for (Structure.Members m : s.members()) {
             groups.add(members(m, pitched));
         }
+        if (!pitched && !s.members().isEmpty()) {
+            groups.add(deck(s.deck()));
+        }
         for (Structure.SetDown d : s.setDowns()) {
             groups.add(setDown(d));
         }
         for (Structure.Work w : s.works()) {
             String path = PATH + ".works[id=" + w.id() + "]";
             groups.add(new EntryForm.Group(
-                    "Strengthening " + w.id(),
+                    "Strengthening " + w.id()
+                            + (w.photos().isEmpty()
+                                    ? ", no photograph yet"
+                                    : ", " + w.photos().size() + " photographs"),
                     "",
                     path,
                     List.of(
@@ -122,6 +128,26 @@ public final class StructureEntry extends EntryFields {
                                     "as 2026-05-31"))));
         }
         return groups;
+    }
+
+    private EntryForm.Group deck(Structure.Deck deck) {
+        String path = PATH + ".deck";
+        return new EntryForm.Group(
+                "Deck between members",
+                path,
+                "",
+                List.of(
+                        partOrNone(
+                                path + ".type",
+                                "Section of a strip",
+                                "member",
+                                deck == null ? null : deck.type().info()),
+                        measure(
+                                path + ".width",
+                                "Width of a strip",
+                                Dimension.PART_LENGTH,
+                                deck == null ? null : deck.width(),
+                                "a foot is shared over it")));
     }
 
     private EntryForm.Group setDown(Structure.SetDown d) {
@@ -169,6 +195,7 @@ public final class StructureEntry extends EntryFields {
             inputs.add(measure(path + ".first", "First from the grid line", Dimension.ROOF_LENGTH, m.first(), "on it"));
         }
         inputs.add(optionalText(path + ".bays", "Bays", String.join(", ", m.bays()), "as B2, C2; empty: all"));
+        inputs.add(measure(path + ".bearing", "An end may set down", Dimension.FORCE, m.bearing(), "not known"));
         if (pitched) {
             inputs.add(optionalNumber(
                     path + ".freeFlange", "Share with a free flange", m.freeFlange(), "of the moment, when lifted"));

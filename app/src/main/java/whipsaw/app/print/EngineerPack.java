@@ -7,6 +7,7 @@ import java.util.TreeMap;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.units.Dimension;
@@ -18,8 +19,14 @@ import whipsaw.core.units.UnitSystem;
  * not known as questions.
  *
  * @param parts of the added dead load
+ * @param conditions of the allowance
  */
-public record EngineerPack(List<JobSheet.Fact> parts, List<Member> members, List<Work> works, List<String> questions) {
+public record EngineerPack(
+        List<JobSheet.Fact> parts,
+        List<Member> members,
+        List<Work> works,
+        List<String> conditions,
+        List<String> questions) {
 
     /** The member of a bay that is used most. */
     public record Member(
@@ -33,11 +40,17 @@ public record EngineerPack(List<JobSheet.Fact> parts, List<Member> members, List
             String governs) {}
 
     /** A line of the strengthening schedule. */
-    public record Work(String members, String bays, String what, String quantity, String signed) {}
+    public record Work(String members, String bays, String what, String quantity, int photos, String signed) {}
 
     public static EngineerPack of(Design design) {
         UnitSystem units = design.job().project().units();
-        return new EngineerPack(parts(design, units), members(design, units), works(design, units), questions(design));
+        Job.Allowance allowance = design.job().roof().allowance();
+        return new EngineerPack(
+                parts(design, units),
+                members(design, units),
+                works(design, units),
+                allowance == null ? List.of() : allowance.conditions(),
+                questions(design));
     }
 
     private static List<JobSheet.Fact> parts(Design design, UnitSystem units) {
@@ -114,6 +127,7 @@ public record EngineerPack(List<JobSheet.Fact> parts, List<Member> members, List
                                 + (work.kind().equals("support")
                                         ? " supports"
                                         : " members, " + Show.both(units, Dimension.ROOF_LENGTH, length)),
+                        work.photos().size(),
                         work.signedBy().isEmpty() ? "" : work.signedBy() + ", " + work.signedOn()));
             }
         }
@@ -133,6 +147,24 @@ public record EngineerPack(List<JobSheet.Fact> parts, List<Member> members, List
                     "What carries the roof is not known: deck, joists, purlins and girders with spans, sections and spacings.");
         } else {
             questions.add("Are the members as entered: sections, spans, end conditions, condition and connections?");
+            List<String> ends = s.members().stream()
+                    .filter(m -> m.bearing() == null)
+                    .map(Structure.Members::name)
+                    .toList();
+            if (!ends.isEmpty()) {
+                questions.add("What may an end set down on its support: " + String.join(", ", ends) + "?");
+            }
+            if (s.deck() == null && design.faceWind() == null) {
+                questions.add("Which deck spans between the members, and what may one foot put on it?");
+            }
+        }
+        Job.Allowance allowance = design.job().roof().allowance();
+        if (allowance != null && !allowance.conditions().isEmpty()) {
+            questions.add("Are the conditions of the allowance kept by this design, and do they hold for it?");
+        }
+        if (design.attached() != null) {
+            questions.add(
+                    "Where do the attachments stand, what do they pull on deck and members, and does the racking carry the load to them?");
         }
         if (!s.liveUnderArray()) {
             questions.add("No roof live load is taken where modules lie: does the adopted code allow it here?");

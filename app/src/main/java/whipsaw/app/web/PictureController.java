@@ -21,10 +21,11 @@ import whipsaw.app.store.PictureStore;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
 import whipsaw.core.units.Show;
 
-/** Photographs of pins and the picture under the plan. */
+/** Photographs of pins and of strengthening, and the picture under the plan. */
 @Controller
 public class PictureController {
     private static final int MOST_PHOTOS = 20;
@@ -92,12 +93,49 @@ public class PictureController {
                 .filter(p -> p.id().equals(pin))
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there is no pin '" + pin + "' in this job"));
-        if (at.photos().size() >= MOST_PHOTOS) {
+        List<DocumentPatch.Change> changes = new ArrayList<>();
+        changes.add(new DocumentPatch.Change(
+                "set",
+                "$.survey.pins[id=" + pin + "].photos",
+                with(at.photos(), upload, caption, who, "pin the next one beside it")));
+        if (at.seen() == null) {
+            changes.add(new DocumentPatch.Change(
+                    "set", "$.survey.pins[id=" + pin + "].seen", LocalDate.now().toString()));
+        }
+        jobs.change(slug, base, changes, "Photograph of " + at.kind());
+        return "redirect:/jobs/" + slug + "/survey#pins";
+    }
+
+    /** Adds a photograph to a line of the strengthening schedule. */
+    @PostMapping("/jobs/{slug}/works/{work}/photos")
+    public String workPhoto(
+            @PathVariable String slug,
+            @PathVariable String work,
+            @RequestParam int base,
+            @RequestParam(required = false) MultipartFile upload,
+            @RequestParam(defaultValue = "") String caption,
+            @RequestParam(defaultValue = "") String who)
+            throws IOException {
+        Structure.Work at = jobs.open(slug).design().job().roof().fabric().structure().works().stream()
+                .filter(w -> w.id().equals(work))
+                .findFirst()
+                .orElseThrow(() -> new StoreException("there is no strengthening '" + work + "' in this job"));
+        String path = "$.roof.structure.works[id=" + work + "].photos";
+        List<String> photos = with(at.photos(), upload, caption, who, "name the bays in lines of their own");
+        jobs.change(
+                slug,
+                base,
+                List.of(new DocumentPatch.Change("set", path, photos)),
+                "Photograph of strengthening " + work);
+        return "redirect:/jobs/" + slug + "/survey#works";
+    }
+
+    /** Pictures with another one kept. */
+    private List<String> with(List<String> photos, MultipartFile upload, String caption, String who, String instead)
+            throws IOException {
+        if (photos.size() >= MOST_PHOTOS) {
             throw WorkOutController.refused(
-                    "$.upload",
-                    "Photographs",
-                    at.photos().size() + "",
-                    "are all a pin holds: pin the next one beside it");
+                    "$.upload", "Photographs", photos.size() + "", "are all that are kept here: " + instead);
         }
         PictureReader.Read read = read(upload, true, 1);
         String id = pictures.add(
@@ -108,18 +146,11 @@ public class PictureController {
                 whole("Caption", caption, LONGEST_CAPTION),
                 whole("Taken by", who, LONGEST_NAME),
                 read.bytes());
-        List<String> photos = new ArrayList<>(at.photos());
-        if (!photos.contains(id)) {
-            photos.add(id);
+        List<String> all = new ArrayList<>(photos);
+        if (!all.contains(id)) {
+            all.add(id);
         }
-        List<DocumentPatch.Change> changes = new ArrayList<>();
-        changes.add(new DocumentPatch.Change("set", "$.survey.pins[id=" + pin + "].photos", photos));
-        if (at.seen() == null) {
-            changes.add(new DocumentPatch.Change(
-                    "set", "$.survey.pins[id=" + pin + "].seen", LocalDate.now().toString()));
-        }
-        jobs.change(slug, base, changes, "Photograph of " + at.kind());
-        return "redirect:/jobs/" + slug + "/survey#pins";
+        return all;
     }
 
     /** Puts a picture under the plan, as wide as the roof until two points of it are measured. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -24,6 +25,7 @@ import whipsaw.app.store.PictureStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Problem;
+import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
 import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.survey.Consequences;
@@ -158,8 +160,13 @@ public class SurveyController {
                 design.checks().stream()
                         .filter(c -> c.id().startsWith("survey.") || c.id().startsWith("sight."))
                         .toList());
-        List<String> ids =
-                survey.pins().stream().flatMap(p -> p.photos().stream()).toList();
+        List<Structure.Work> works = design.job().roof().fabric().structure().works();
+        model.addAttribute("works", works);
+        List<String> ids = Stream.concat(
+                        survey.pins().stream().map(Survey.Pin::photos),
+                        works.stream().map(Structure.Work::photos))
+                .flatMap(List::stream)
+                .toList();
         model.addAttribute("photos", ids.isEmpty() ? Map.of() : pictures.known(ids));
         model.addAttribute("units", design.job().project().units());
     }

@@ -40,6 +40,20 @@ class StructureFlowTest extends ServedTest {
                 page.locator("#undo").click();
                 assertThat(page.locator(CHECK)).containsText("fails");
             }
+            // attachments in place of weight, in that bay alone, and nothing has to be signed for it
+            page.locator(CHECK).click();
+            Locator attached =
+                    page.locator("#ways li").filter(new Locator.FilterOptions().setHasText("Attachments instead of weight"));
+            assertThat(attached).containsText("in D2", LONG);
+            assertThat(attached).containsText("attachments");
+            attached.locator("button").click();
+            assertThat(page.locator(CHECK)).containsText("close");
+            assertThat(page.locator("#checks [data-check='array.attachments']")).containsText("one takes 900 lbf");
+            assertThat(page.locator("[data-path='$.array.attachments.bays']")).hasValue("D2");
+            page.locator("#checks [data-check='array.attachments']").click();
+            assertThat(page.locator("#working")).containsText("linear interaction");
+            page.locator("#undo").click();
+            assertThat(page.locator(CHECK)).containsText("fails");
             // the strengthening is seen done: nothing of it stops the job any more
             page.locator(CHECK).click();
             page.locator("#ways li")
@@ -144,6 +158,69 @@ class StructureFlowTest extends ServedTest {
             assertThat(check).containsText("1 high");
             assertThat(page.locator("#bench")).hasAttribute("data-revision", String.valueOf(at + 6));
         }
+    }
+
+    @Test
+    void aLaterEditionAsksAgainAndSaysWhatItLacksUntilAnEngineerAcceptsOlderFigures() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.demoJob(), false).job());
+        try (Page page = page()) {
+            openBench(page, slug);
+            page.locator("details[data-section=site]").evaluate("d => d.open = true");
+            page.locator("[data-path='$.site.edition']").selectOption("7-22");
+            assertThat(page.locator("[data-path='$.site.wind']")).hasValue("");
+            set(page, "$.site.wind", "107");
+            Locator wind = page.locator("#checks [data-check='site.wind']");
+            assertThat(wind).containsText("29.4.3 in the edition 7-22");
+            page.locator("[data-path='$.site.olderFigures']").selectOption("true");
+            assertThat(page.locator("#checks [data-check='site.edition']")).containsText("those of 7-16");
+            assertThat(wind).hasCount(0);
+            set(page, "$.site.snow", "30");
+            assertThat(page.locator("#checks [data-check='site.snow']")).containsText("no figures of snow");
+            set(page, "$.site.roofSnow", "24 psf");
+            assertThat(page.locator("#checks [data-check='site.snow']")).hasCount(0);
+            assertThat(page.locator("#titleblock")).containsText("ASCE 7-22");
+            // a hill needs all of its values, and then gives the factor
+            page.locator("[data-path='$.site.hill.shape']").selectOption("ridge");
+            assertThat(page.locator(".fault").filter(new Locator.FilterOptions().setHasText("all of these")))
+                    .hasCount(1);
+            set(page, "$.site.hill.height", "80 ft");
+            set(page, "$.site.hill.halfLength", "90 m");
+            set(page, "$.site.hill.distance", "0");
+            assertThat(page.locator("details[data-section=site]")).containsText("by the hill: 1.");
+        }
+    }
+
+    @Test
+    void aDeckIsChosenAndAPhotographIsKeptWithTheStrengthening() {
+        Map<String, Object> document = Seeds.demoJob();
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(document, false).job());
+        try (Page page = page()) {
+            openBench(page, slug);
+            page.locator("details[data-section=structure]").evaluate("d => d.open = true");
+            Locator deck = page.locator("#checks [data-check='roof.deck']");
+            assertThat(deck).containsText("passes");
+            page.locator("[data-path='$.roof.structure.deck.width']").fill("6 in");
+            page.locator("[data-path='$.roof.structure.deck.width']").blur();
+            assertThat(deck).not().containsText("passes");
+            deck.click();
+            assertThat(page.locator("#working h2")).containsText("Deck from");
+            page.getByText("Strengthen Joists of bay D2", new Page.GetByTextOptions().setExact(true))
+                    .click();
+            assertThat(page.locator("#checks [data-check^='roof.works-']")).containsText("0 photographs");
+            page.navigate(server.address("/jobs/" + slug + "/survey"));
+            page.locator("#works summary").click();
+            page.locator("#works [name=caption]").fill("bolts at the middle");
+            page.locator("#works [name=upload]")
+                    .setInputFiles(new FilePayload("p.png", "image/png", SurveySheetFlowTest.picture("png", 300, 200)));
+            page.locator("#works form button").click();
+            assertThat(page.locator("#works figcaption")).containsText("bolts at the middle");
+            openBench(page, slug);
+            assertThat(page.locator("#checks [data-check^='roof.works-']")).containsText("1 photograph");
+        }
+        assertThat(server.get("/jobs/" + slug + "/sheet?sheet=engineer").body())
+                .contains("1 kept", "drains kept free");
     }
 
     @Test

@@ -18,10 +18,12 @@ import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.structure.RowSnow;
 
 /**
  * Everything that follows from a job.
  *
+ * @param rowSnow snow that drifts against rows of modules; null for none
  * @param faceWind what the wind does to a pitched roof; null for a flat one
  * @param seismic room to slide; null where the method is not asked for
  * @param attached what attachments hold; null where weight alone holds the array
@@ -35,6 +37,7 @@ public record Design(
         Circuits circuits,
         AcRun run,
         RoofLoads loads,
+        RowSnow rowSnow,
         FaceWind faceWind,
         RoofMembers members,
         ArraySeismic seismic,
@@ -50,8 +53,8 @@ public record Design(
     /** The same with its checks. */
     Design with(List<Check> all) {
         return new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, faceWind, members, seismic, attached, feet,
-                counts, all);
+                job, plan, site, layout, holdDown, circuits, run, loads, rowSnow, faceWind, members, seismic, attached,
+                feet, counts, all);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */

@@ -342,7 +342,7 @@ final class DesignChecks {
                     "enter the allowance for added load, with who gave it"));
             return;
         }
-        String source = "allowance given by " + allowance.givenBy() + " on " + allowance.date();
+        String source = allowance.source();
         checks.add(
                 load("roof.footprint", "Added load over the array", loads.footprint(), null, source, "roof.footprint"));
         if (loads.worstBay() != null) {

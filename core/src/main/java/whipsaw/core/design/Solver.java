@@ -22,6 +22,7 @@ import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.structure.RowSnow;
 import whipsaw.core.table.CodeTables;
 
 /**
@@ -66,14 +67,15 @@ public final class Solver {
         AcRun run = AcRun.of(job, circuits, tables);
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         FaceWind wind = FaceWind.of(job, plan, tables);
-        RoofMembers members = RoofMembers.of(job, plan, site, wind, layout, holdDown, tables);
+        RowSnow rows = RowSnow.of(job, plan, site, layout, tables);
+        RoofMembers members = RoofMembers.of(job, plan, site, rows, wind, layout, holdDown, tables);
         AttachedArray attached = AttachedArray.of(job, layout, holdDown, loads, tables);
         ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
         FootPressure feet = FootPressure.of(job, site, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, wind, members, seismic, attached, feet, counts,
-                List.of());
+                job, plan, site, layout, holdDown, circuits, run, loads, rows, wind, members, seismic, attached, feet,
+                counts, List.of());
         return design.with(Check.ranked(DesignChecks.of(design, tables)));
     }
 

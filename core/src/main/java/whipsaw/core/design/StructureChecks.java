@@ -11,11 +11,8 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
-import whipsaw.core.structure.ArraySeismic;
-import whipsaw.core.structure.AttachedArray;
-import whipsaw.core.structure.FootPressure;
+import whipsaw.core.structure.DeckSpan;
 import whipsaw.core.structure.RoofMembers;
-import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.structure.SetDowns;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -33,9 +30,7 @@ final class StructureChecks {
         List<Check> checks = new ArrayList<>();
         national(design, tables, checks);
         floor(design, checks);
-        seismic(design, checks);
-        attached(design, checks);
-        feet(design, checks);
+        checks.addAll(StandingChecks.of(design));
         RoofMembers members = design.members();
         if (!members.missing().isEmpty()) {
             checks.add(Check.stated(
@@ -47,6 +42,9 @@ final class StructureChecks {
                     SOURCE,
                     "roof.footprint",
                     "enter what is missing; until then nothing is said of the members"));
+        }
+        if (members.deck() != null) {
+            checks.add(deck(design, members.deck()));
         }
         for (RoofMembers.Checked checked : members.sets()) {
             checks.add(set(checked));
@@ -105,118 +103,6 @@ final class StructureChecks {
                 ""));
     }
 
-    private static void seismic(Design design, List<Check> checks) {
-        ArraySeismic s = design.seismic();
-        if (s == null) {
-            return;
-        }
-        String title = "Room to slide in an earthquake";
-        String source = "ASCE 7-16 13.6.12, unattached arrays";
-        if (!s.missing().isEmpty()) {
-            checks.add(Check.stated(
-                    "seismic.room",
-                    title,
-                    "missing: " + String.join(", ", s.missing()),
-                    "known",
-                    Verdict.NOT_ESTABLISHED,
-                    source,
-                    "roof.footprint",
-                    "enter S_DS and the stories of the building"));
-            return;
-        }
-        UnitSystem units = design.job().project().units();
-        SeismicDisplacement d = s.displacement();
-        ArraySeismic.Room tightest = s.rooms().get(0);
-        checks.add(Check.stated(
-                "seismic.room",
-                title,
-                Show.both(
-                                units,
-                                Dimension.ROOF_LENGTH,
-                                tightest.need().clearance().clearM()) + " at " + tightest.name(),
-                "at least "
-                        + Show.both(
-                                units, Dimension.ROOF_LENGTH, tightest.need().requiredM()),
-                d.reasons().isEmpty() ? Verdict.PASSES : Verdict.NEEDS_ENGINEER,
-                source,
-                "seismic.room",
-                d.reasons().isEmpty()
-                        ? ""
-                        : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
-    }
-
-    private static void attached(Design design, List<Check> checks) {
-        AttachedArray a = design.attached();
-        if (a == null) {
-            return;
-        }
-        UnitSystem units = design.job().project().units();
-        String each = "one takes "
-                + Show.both(units, Dimension.FORCE, a.each().tension().si()) + " up, "
-                + Show.both(units, Dimension.FORCE, a.each().shear().si()) + " along";
-        boolean known = a.missing().isEmpty();
-        checks.add(Check.stated(
-                "array.attachments",
-                "Attachments",
-                a.needed() + (known ? "" : " by wind alone; missing for the earthquake: " + a.missing()),
-                each,
-                known ? Verdict.CLOSE : Verdict.NOT_ESTABLISHED,
-                "as entered; first estimate, pooled along each row",
-                "array.attachments",
-                known
-                        ? "an engineer confirms what one takes, that the racking carries the load to them, and what they"
-                                + " pull on deck and members"
-                        : "enter it under Site"));
-    }
-
-    private static void feet(Design design, List<Check> checks) {
-        FootPressure f = design.feet();
-        if (f == null) {
-            return;
-        }
-        UnitSystem units = design.job().project().units();
-        boolean lasting = f.lastingPa() / f.lastingMostPa() >= f.withSnowPa() / f.withSnowMostPa();
-        String title = "Feet on the insulation, module " + f.module();
-        if (Double.isNaN(f.utilisation())) {
-            checks.add(Check.stated(
-                    "roof.feet",
-                    title,
-                    Show.both(units, Dimension.CONTACT, f.lastingPa()),
-                    "not known",
-                    Verdict.NOT_ESTABLISHED,
-                    "compressive strength of the insulation",
-                    "roof.feet",
-                    "enter the strength of the insulation"
-                            + (Double.isNaN(f.withSnowPa()) ? " and the ground snow load" : "")));
-            return;
-        }
-        checks.add(Check.compare(
-                "roof.feet",
-                title,
-                Show.both(units, Dimension.CONTACT, lasting ? f.lastingPa() : f.withSnowPa())
-                        + (lasting ? ", lasting" : ", with snow"),
-                Show.both(units, Dimension.CONTACT, lasting ? f.lastingMostPa() : f.withSnowMostPa()),
-                f.utilisation(),
-                null,
-                "share of the insulation's compressive strength",
-                "roof.feet",
-                "larger pads, a board under them, or fewer blocks here"));
-    }
-
-    private static String words(List<String> reasons) {
-        return String.join(
-                "; ",
-                reasons.stream()
-                        .map(r -> switch (r) {
-                            case "clearance" -> "too little room";
-                            case "friction_lt_0.4" -> "friction below 0.4";
-                            case "more_than_6_stories" -> "more than 6 stories";
-                            case "risk_category_IV" -> "risk category IV";
-                            default -> "roof steeper than 1 in 20";
-                        })
-                        .toList());
-    }
-
     private static Check set(RoofMembers.Checked checked) {
         RoofMembers.Member worst = checked.worst();
         List<RoofMembers.Member> failing = checked.failing();
@@ -260,6 +146,22 @@ final class StructureChecks {
                 figure,
                 failing.size() + " of " + checked.members().size()
                         + " carry too much: fewer modules here, strengthening, or another bay");
+    }
+
+    private static Check deck(Design design, DeckSpan deck) {
+        double utilisation = deck.after().utilisation();
+        String bay = design.plan().bays().get(deck.bay()).name();
+        return Check.compare(
+                "roof.deck",
+                "Deck between members",
+                Show.number(utilisation, 2) + " at " + deck.from() + " to " + deck.to() + ", "
+                        + deck.after().governing(),
+                "1.00",
+                utilisation,
+                new Place("bay " + bay, Place.Kind.BAYS, List.of(deck.bay())),
+                "a strip as a simple span under the feet on it",
+                "roof.deck",
+                "larger pads over more deck, fewer blocks here, or members added between");
     }
 
     private static Check lifted(Design design, RoofMembers.Checked checked) {
@@ -392,16 +294,19 @@ final class StructureChecks {
                 .orElse(work.members());
         String where = work.bays().isEmpty() ? "all bays" : String.join(", ", work.bays());
         boolean done = !work.signedBy().isEmpty();
+        int photos = work.photos().size();
+        Verdict verdict = !done ? Verdict.NEEDS_ENGINEER : photos == 0 ? Verdict.CLOSE : Verdict.PASSES;
         return Check.stated(
                 "roof.works-" + work.id(),
                 "Strengthening seen done: " + name,
-                done ? work.signedBy() + ", " + work.signedOn() : "not signed off",
-                "signed off by an engineer",
-                done ? Verdict.PASSES : Verdict.NEEDS_ENGINEER,
+                (done ? work.signedBy() + ", " + work.signedOn() : "not signed off") + ", " + photos
+                        + (photos == 1 ? " photograph" : " photographs"),
+                "photographed, and signed off by an engineer",
+                verdict,
                 "strengthening chosen in " + where,
                 "roof.footprint",
                 done
-                        ? ""
+                        ? photos == 0 ? "no photograph is kept of what is closed now" : ""
                         : "photograph it before it is closed, and enter who signed it off and when: nothing is loaded before");
     }
 }

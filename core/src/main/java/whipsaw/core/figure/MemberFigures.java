@@ -66,6 +66,7 @@ final class MemberFigures {
         } else {
             section();
         }
+        bearing();
         increase();
         if (!member.strengthened().isEmpty()) {
             w.note("Strengthened: " + String.join(", ", member.strengthened())
@@ -80,7 +81,7 @@ final class MemberFigures {
                                 ? "Loads are taken square to the roof, as if it were level; uneven snow is an engineer's value or is not in it; the part along the slope is left to the sheet."
                                 : "A module stands on four feet at its corners, each with a quarter of it and its blocks; the deck hands a foot to the members on either side by the lever rule.")
                 .note(
-                        "Simple spans. Ponds are not in it, nor drifts behind rows of modules, twisting, buckling of thin webs, bearing and connections. A licensed engineer checks the members.")
+                        "Simple spans. Ponds are not in it, nor twisting, buckling of thin webs and connections. A licensed engineer checks the members.")
                 .build();
     }
 
@@ -129,7 +130,9 @@ final class MemberFigures {
         if (member.driftN() > 0) {
             w.step(
                     "S_d",
-                    "from drifts, above the even snow",
+                    design.rowSnow() == null
+                            ? "from drifts, above the even snow"
+                            : "from drifts, those against rows of modules too, above the even snow",
                     "Σ over its length",
                     Show.both(units, Dimension.FORCE, member.driftN()),
                     "the larger of even and drifted snow at every place",
@@ -287,6 +290,21 @@ final class MemberFigures {
                 part.combination(),
                 Term.computed("effect", "largest on the member", effect, null),
                 Term.computed("limit", "what it takes", limit, null));
+    }
+
+    private void bearing() {
+        MemberState.Part b = member.after().bearing();
+        if (Double.isNaN(b.limit())) {
+            w.note("What an end may set down on its support is not entered: bearing is not checked.");
+            return;
+        }
+        compare(
+                "R",
+                "set down at an end, against what it may bear",
+                Show.both(units, Dimension.FORCE, b.effect()),
+                Show.both(units, Dimension.FORCE, b.limit()),
+                b,
+                member.before().bearing());
     }
 
     private void increase() {

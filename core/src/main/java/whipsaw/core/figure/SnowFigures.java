@@ -2,6 +2,9 @@ package whipsaw.core.figure;
 
 import static whipsaw.core.units.Show.significant;
 
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.site.AsceDrift;
@@ -9,6 +12,7 @@ import whipsaw.core.site.AsceSnow;
 import whipsaw.core.site.EnSnow;
 import whipsaw.core.site.GivenSnow;
 import whipsaw.core.site.SnowDrifts;
+import whipsaw.core.structure.RowSnow;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -67,17 +71,23 @@ final class SnowFigures {
     /** Every drift with what makes it; null when none is made. */
     static Working drifts(Design design, CodeTables tables) {
         SnowDrifts drifts = design.site().drifts();
-        if (drifts == null || drifts.sources().isEmpty()) {
+        RowSnow rows = design.rowSnow();
+        if (drifts == null || (drifts.sources().isEmpty() && rows == null)) {
             return null;
         }
         UnitSystem units = design.job().project().units();
-        SnowDrifts.Source worst = drifts.sources().get(0);
+        List<SnowDrifts.Source> all = new ArrayList<>(drifts.sources());
+        if (rows != null) {
+            all.add(rows.profile());
+            all.sort(Comparator.comparingDouble(SnowDrifts.Source::peakPa).reversed());
+        }
+        SnowDrifts.Source worst = all.get(0);
         Working.Builder w = Working.of(
                 "site.drift",
                 "Snow drifts",
-                drifts.sources().size() + ", the highest " + Show.both(units, Dimension.LOAD, worst.peakPa()) + " at "
+                all.size() + ", the highest " + Show.both(units, Dimension.LOAD, worst.peakPa()) + " at "
                         + worst.name());
-        for (SnowDrifts.Source s : drifts.sources()) {
+        for (SnowDrifts.Source s : all) {
             AsceDrift d = s.asce();
             String answer = Show.both(units, Dimension.LOAD, s.peakPa()) + ", gone after "
                     + Show.both(units, Dimension.ROOF_LENGTH, s.lengthM());
@@ -130,7 +140,12 @@ final class SnowFigures {
         return w.note(
                         "The snow comes over the whole roof square to a parapet, and over the building's longer side to a thing: on the safe side. Things narrower than 15 ft make none by ASCE 7-16 7.8.")
                 .note(
-                        "Drifts behind rows of modules, from higher roofs and off sliding snow are not established here. Conduits and boxes lie under this snow: say their height to the engineer.")
+                        (rows == null
+                                        ? "Rows of modules make no drift here: their high edge is not enough above the even snow, or no row is long enough. "
+                                        : "Drifts against rows of modules lie on both sides of the high edge of "
+                                                + rows.count()
+                                                + " rows; they are under the array alone, and members are loaded with them. ")
+                                + "Drifts from higher roofs, and snow that slides off modules or off steeper faces, are not established here: an engineer gives the snow on the roof where they matter. Conduits and boxes lie under this snow: say their height to the engineer.")
                 .build();
     }
 

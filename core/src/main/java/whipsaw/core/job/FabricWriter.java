@@ -28,6 +28,14 @@ final class FabricWriter {
                 .put("liveUnderArray", s.liveUnderArray())
                 .put("smallIncrease", s.smallIncrease())
                 .put("onFaces", onFaces(s.onFaces()))
+                .put(
+                        "deck",
+                        s.deck() == null
+                                ? null
+                                : new Tree()
+                                        .put("type", JobWriter.entry(s.deck().type()))
+                                        .length("width", s.deck().width())
+                                        .map)
                 .put("members", Tree.list(s.members(), m -> new Tree()
                         .put("id", m.id())
                         .put("name", m.name())
@@ -40,6 +48,7 @@ final class FabricWriter {
                         .put("type", JobWriter.entry(m.type()))
                         .put("freeFlange", Double.isNaN(m.freeFlange()) ? null : m.freeFlange())
                         .measure("connection", m.connection(), Quantity.FORCE)
+                        .measure("bearing", m.bearing(), Quantity.FORCE)
                         .map))
                 .put("works", Tree.list(s.works(), w -> new Tree()
                         .put("id", w.id())
@@ -54,6 +63,7 @@ final class FabricWriter {
                                                 .put("by", w.signedBy())
                                                 .put("on", w.signedOn().toString())
                                                 .map)
+                        .put("photos", w.photos().isEmpty() ? null : w.photos())
                         .map))
                 .measure("construction", s.construction(), Quantity.PRESSURE)
                 .put("setDowns", s.setDowns().isEmpty() ? null : Tree.list(s.setDowns(), FabricWriter::setDown))

@@ -1,6 +1,7 @@
 package whipsaw.core.job;
 
 import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.ConductorType;
@@ -163,8 +164,32 @@ public record Job(
      */
     public record Parapet(int edge, Measure height, Measure thickness) {}
 
-    /** What the roof may carry in addition, with who said so. */
-    public record Allowance(Measure load, String givenBy, LocalDate date) {}
+    /**
+     * What the roof may carry in addition, with who said so.
+     *
+     * @param letter it stands in; empty when not named
+     * @param conditions it is given under, one text each
+     */
+    public record Allowance(Measure load, String givenBy, LocalDate date, String letter, List<String> conditions) {
+        public Allowance {
+            conditions = List.copyOf(conditions);
+        }
+
+        /** Conditions typed one after the other with a semicolon between. */
+        static List<String> conditions(String typed) {
+            return Arrays.stream(typed.split("[;\\n]"))
+                    .map(String::strip)
+                    .filter(t -> !t.isEmpty())
+                    .toList();
+        }
+
+        /** Who gave it, when, where it stands and under how many conditions. */
+        public String source() {
+            String n = conditions.size() == 1 ? "1 condition" : conditions.size() + " conditions";
+            return "allowance given by " + givenBy + " on " + date + (letter.isEmpty() ? "" : ", " + letter)
+                    + (conditions.isEmpty() ? "" : ", " + n);
+        }
+    }
 
     /** Grid lines parallel to the sheet, starting at the least x and y of the outline; the last spacing repeats. */
     public record Bays(Spacings alongX, Spacings alongY) {}

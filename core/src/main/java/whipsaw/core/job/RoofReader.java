@@ -35,7 +35,9 @@ final class RoofReader {
             allowance = new Job.Allowance(
                     a.measure("load", Fields.ALLOWANCE),
                     a.text("givenBy", "Allowance given by", 120),
-                    a.date("date", "Allowance given on"));
+                    a.date("date", "Allowance given on"),
+                    a.textOrEmpty("letter", "Letter of the allowance", 160),
+                    Job.Allowance.conditions(a.textOrEmpty("conditions", "Conditions of the allowance", 2000)));
             a.done();
         }
         Job.Bays bays = null;

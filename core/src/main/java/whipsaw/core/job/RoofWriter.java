@@ -28,6 +28,10 @@ final class RoofWriter {
                             .measure("load", roof.allowance().load(), Quantity.PRESSURE)
                             .put("givenBy", roof.allowance().givenBy())
                             .put("date", roof.allowance().date().toString())
+                            .text("letter", roof.allowance().letter())
+                            .text(
+                                    "conditions",
+                                    String.join("; ", roof.allowance().conditions()))
                             .map);
         }
         if (roof.bays() != null) {

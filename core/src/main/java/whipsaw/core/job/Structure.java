@@ -14,6 +14,7 @@ import whipsaw.core.units.Spacings;
  * @param liveUnderArray whether the live load acts where modules lie
  * @param smallIncrease whether members may rest on the rule of small increases of existing buildings
  * @param onFaces loads of pitched faces
+ * @param deck that spans between the members; null when nothing is known of it
  * @param construction load that may be set down for a while, as an engineer allows it; null when not known
  * @param setDowns what is set down on the roof while building
  */
@@ -23,13 +24,14 @@ public record Structure(
         boolean liveUnderArray,
         boolean smallIncrease,
         OnFaces onFaces,
+        Deck deck,
         List<Members> members,
         List<Work> works,
         Measure construction,
         List<SetDown> setDowns) {
     /** Nothing is known of it. */
     public static final Structure UNKNOWN =
-            new Structure(null, null, true, false, OnFaces.UNKNOWN, List.of(), List.of(), null, List.of());
+            new Structure(null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, List.of());
 
     public Structure {
         members = List.copyOf(members);
@@ -57,6 +59,14 @@ public record Structure(
     }
 
     /**
+     * What spans between the members, looked at in strips.
+     *
+     * @param type section of one strip
+     * @param width of a strip: what the section is given for, and what one foot is shared over
+     */
+    public record Deck(MemberType type, Measure width) {}
+
+    /**
      * Members alike that span from grid line to grid line.
      *
      * @param alongX whether they span along x of the sheet, else along y
@@ -67,6 +77,7 @@ public record Structure(
      * @param freeFlange share of the moment they take when the wind lifts and their lower flange is free; NaN when not
      *     known
      * @param connection uplift one end may hand to what holds it down; null when not known
+     * @param bearing what one end may set down on its support; null when not known
      */
     public record Members(
             String id,
@@ -79,7 +90,8 @@ public record Structure(
             boolean surveyed,
             MemberType type,
             double freeFlange,
-            Measure connection) {
+            Measure connection,
+            Measure bearing) {
         public Members {
             bays = List.copyOf(bays);
         }
@@ -111,10 +123,19 @@ public record Structure(
      * @param kind {@code double}: another one beside each; {@code between}: another one between each two;
      *     {@code support}: a support at midspan
      * @param signedBy engineer who has seen it done; empty until then
+     * @param photos ids of pictures of it, taken before it is closed
      */
-    public record Work(String id, String members, String kind, List<String> bays, String signedBy, LocalDate signedOn) {
+    public record Work(
+            String id,
+            String members,
+            String kind,
+            List<String> bays,
+            String signedBy,
+            LocalDate signedOn,
+            List<String> photos) {
         public Work {
             bays = List.copyOf(bays);
+            photos = List.copyOf(photos);
         }
     }
 }

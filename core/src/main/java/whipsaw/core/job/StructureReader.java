@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Set;
 import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.catalogue.MemberType;
@@ -30,6 +31,7 @@ final class StructureReader {
             members.add(read);
             m.done();
         }
+        oneKindToABay(doc, members);
         List<Structure.Work> works = new ArrayList<>();
         Set<String> workIds = new HashSet<>();
         for (Doc w : doc.objects("works", "Strengthening", MOST_WORKS)) {
@@ -40,7 +42,8 @@ final class StructureReader {
                     w.choice("kind", "What is done", Structure.WORKS),
                     bays(w),
                     seen == null ? "" : seen.text("by", "Signed off by", 120),
-                    seen == null ? null : seen.date("on", "Signed off on"));
+                    seen == null ? null : seen.date("on", "Signed off on"),
+                    w.texts("photos", "Photographs", 20, 80));
             if (seen != null) {
                 seen.done();
             }
@@ -59,12 +62,40 @@ final class StructureReader {
                 doc.flag("liveUnderArray", "Live load under the array", true),
                 doc.flag("smallIncrease", "Rule of small increases", false),
                 onFaces(doc.objectOrNull("onFaces", "Loads of pitched faces")),
+                deck(doc.objectOrNull("deck", "Deck")),
                 members,
                 works,
                 doc.measureOrNull("construction", Fields.CONSTRUCTION),
                 setDowns(doc));
         doc.done();
         return structure;
+    }
+
+    /** A bay has its joists once, and they span one way; surveyed purlins follow the faces they lie on. */
+    private static void oneKindToABay(Doc doc, List<Structure.Members> members) {
+        for (int i = 0; i < members.size(); i++) {
+            Structure.Members m = members.get(i);
+            for (Structure.Members other : members.subList(0, i)) {
+                boolean apart = !Objects.equals(m.kind(), other.kind()) || m.surveyed() || other.surveyed();
+                List<String> both = m.bays().isEmpty()
+                        ? other.bays()
+                        : other.bays().isEmpty()
+                                ? m.bays()
+                                : m.bays().stream()
+                                        .filter(other.bays()::contains)
+                                        .toList();
+                boolean all = m.bays().isEmpty() && other.bays().isEmpty();
+                if (!apart && (all || !both.isEmpty())) {
+                    String turned = m.alongX() == other.alongX() ? "" : ", spanning the other way";
+                    doc.problem(
+                            "members[" + i + "].bays",
+                            "Bays of " + m.name(),
+                            all ? "all" : String.join(", ", both),
+                            "already have a " + m.kind() + " set, " + other.name() + turned
+                                    + ": name other bays, or give it another kind");
+                }
+            }
+        }
     }
 
     private static Structure.Members members(Doc m) {
@@ -81,7 +112,19 @@ final class StructureReader {
                 surveyed,
                 type == null ? null : member(type),
                 m.has("freeFlange") ? m.number("freeFlange", "Share with a free flange", 0.05, 1) : Double.NaN,
-                m.measureOrNull("connection", Fields.CONNECTION));
+                m.measureOrNull("connection", Fields.CONNECTION),
+                m.measureOrNull("bearing", Fields.BEARING));
+    }
+
+    private static Structure.Deck deck(Doc doc) {
+        if (doc == null) {
+            return null;
+        }
+        Doc type = doc.object("type", "Section of a strip");
+        Structure.Deck deck =
+                new Structure.Deck(type == null ? null : member(type), doc.measure("width", Fields.DECK_STRIP));
+        doc.done();
+        return deck;
     }
 
     private static List<Structure.SetDown> setDowns(Doc doc) {

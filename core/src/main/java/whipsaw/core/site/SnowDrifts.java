@@ -106,6 +106,15 @@ public record SnowDrifts(double uniformPa, List<Source> sources) {
             double fetchM,
             SnowLoad snow,
             CodeTables tables) {
+        Source source = against(name, ring, heightM, fetchM, snow, tables);
+        if (source != null) {
+            sources.add(source);
+        }
+    }
+
+    /** The drift against an obstacle; null where none forms. */
+    public static Source against(
+            String name, List<Coordinate> ring, double heightM, double fetchM, SnowLoad snow, CodeTables tables) {
         if (snow instanceof AsceSnow asce) {
             AsceDrift d = AsceDrift.of(
                     new AsceDrift.Input(
@@ -116,20 +125,20 @@ public record SnowDrifts(double uniformPa, List<Source> sources) {
                             heightM,
                             tables.drift().value("projection_factor")),
                     tables.drift());
-            if (d.drifts()) {
-                sources.add(new Source(name, ring, heightM, d.widthM(), d.peakPa(), d.flatPa(), d));
-            }
-        } else if (snow instanceof EnSnow en && en.input().groundPa() > 0) {
+            return d.drifts() ? new Source(name, ring, heightM, d.widthM(), d.peakPa(), d.flatPa(), d) : null;
+        }
+        if (snow instanceof EnSnow en && en.input().groundPa() > 0) {
             EnSnow.Drift d = EnSnow.drift(
                     en.input().groundPa(),
                     heightM,
                     en.input().exposure(),
                     en.input().thermal(),
                     tables.en());
-            if (d.peakPa() > en.roofPa()) {
-                sources.add(new Source(name, ring, heightM, d.lengthM(), d.peakPa(), en.roofPa(), null));
-            }
+            return d.peakPa() > en.roofPa()
+                    ? new Source(name, ring, heightM, d.lengthM(), d.peakPa(), en.roofPa(), null)
+                    : null;
         }
+        return null;
     }
 
     /** Extent of the roof square to an edge. */

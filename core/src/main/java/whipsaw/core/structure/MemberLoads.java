@@ -1,6 +1,7 @@
 package whipsaw.core.structure;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import whipsaw.core.catalogue.MemberType;
@@ -13,6 +14,7 @@ import whipsaw.core.structure.RoofMembers.Foot;
 import whipsaw.core.structure.RoofMembers.Member;
 import whipsaw.core.table.MemberTables;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Measure;
 
 /** Loads of the roof and of the array on the members of a strip, and what they do. */
 final class MemberLoads {
@@ -21,6 +23,7 @@ final class MemberLoads {
 
     private final double deadPa;
     private final SnowDrifts snow;
+    private final RowSnow rows;
     private final double snowPa;
     private final boolean pitched;
     private final UpliftLoads uplift;
@@ -37,20 +40,30 @@ final class MemberLoads {
     private final List<MemberTables.Combination> strength;
     private final List<MemberTables.Combination> service;
 
-    /** @param wind on a pitched roof; null for a flat one */
+    /**
+     * @param rows snow that rows of modules gather; null for none
+     * @param wind on a pitched roof; null for a flat one
+     */
     MemberLoads(
-            Structure structure, SiteActions site, FaceWind wind, List<Foot> feet, MemberTables tables, String family) {
-        this(structure, site, wind, feet, tables, family, false);
+            Structure structure,
+            SiteActions site,
+            RowSnow rows,
+            FaceWind wind,
+            List<Foot> feet,
+            MemberTables tables,
+            String family) {
+        this(structure, site, rows, wind, feet, tables, family, false);
     }
 
     /** What stands on the roof for a while, as a live load without snow and without other live load. */
     static MemberLoads setDown(Structure structure, List<Foot> stands, MemberTables tables, String family) {
-        return new MemberLoads(structure, null, null, stands, tables, family, true);
+        return new MemberLoads(structure, null, null, null, stands, tables, family, true);
     }
 
     private MemberLoads(
             Structure structure,
             SiteActions site,
+            RowSnow rows,
             FaceWind wind,
             List<Foot> feet,
             MemberTables tables,
@@ -59,6 +72,7 @@ final class MemberLoads {
         this.deadPa = structure.dead().si();
         this.forAWhile = forAWhile;
         this.snow = forAWhile ? null : site.drifts();
+        this.rows = rows;
         Structure.OnFaces faces = structure.onFaces();
         double even = forAWhile ? 0 : snow == null ? site.snow().roofPa() : snow.uniformPa();
         this.snowPa = wind == null || faces.snow() == null
@@ -127,21 +141,26 @@ final class MemberLoads {
             if (pitched) {
                 standing.get(i).lay(lines.get(i), facesPa);
             }
-            members.add(member(set.type(), strip.alongX(), lines.get(i), standing.get(i), doubled, propped, between));
+            members.add(member(set, strip.alongX(), lines.get(i), standing.get(i), doubled, propped, between));
         }
         return members;
     }
 
-    /** Snow that drifts lay on a line above the even one, in pieces along it. */
-    private List<Beam.Load> drifted(MemberLines.Line line, boolean alongX) {
+    /**
+     * Snow that drifts lay on a line above the even one, in pieces along it.
+     *
+     * @param rowed with what rows of modules gather
+     */
+    private List<Beam.Load> drifted(MemberLines.Line line, boolean alongX, boolean rowed) {
         List<Beam.Load> loads = new ArrayList<>();
+        boolean any = snow != null && !snow.sources().isEmpty() || rowed && rows != null;
         double piece = line.spanM() / PIECES;
-        for (int i = 0; i < PIECES && snow != null && !snow.sources().isEmpty(); i++) {
+        for (int i = 0; i < PIECES && any; i++) {
             double along = line.fromM() + (i + 0.5) * piece;
             // at the two sides of what it carries and in the middle, by Simpson's rule
-            double pa = (more(alongX, along, line.lowM())
-                            + 4 * more(alongX, along, (line.lowM() + line.highM()) / 2)
-                            + more(alongX, along, line.highM()))
+            double pa = (more(alongX, along, line.lowM(), rowed)
+                            + 4 * more(alongX, along, (line.lowM() + line.highM()) / 2, rowed)
+                            + more(alongX, along, line.highM(), rowed))
                     / 6;
             if (pa > 0) {
                 loads.add(new Beam.Load(i * piece, (i + 1) * piece, pa * line.carriesM() * piece));
@@ -150,8 +169,116 @@ final class MemberLoads {
         return loads;
     }
 
-    private double more(boolean alongX, double along, double across) {
-        return alongX ? snow.moreThanUniform(along, across) : snow.moreThanUniform(across, along);
+    private double more(boolean alongX, double along, double across, boolean rowed) {
+        double x = alongX ? along : across;
+        double y = alongX ? across : along;
+        double most = snow == null ? 0 : snow.moreThanUniform(x, y);
+        return rowed && rows != null ? Math.max(most, rows.moreThanUniform(x, y)) : most;
+    }
+
+    /**
+     * The deck between members, its worst strip; null where no two members lie side by side. In every gap the strip that
+     * feet and drifted snow together load most is looked at, and the one under the deepest drift.
+     */
+    DeckSpan deck(Structure.Deck deck, List<MemberLines.Strip> strips) {
+        DeckSpan worst = null;
+        for (MemberLines.Strip strip : strips) {
+            for (int i = 1; i < strip.lines().size(); i++) {
+                MemberLines.Line a = strip.lines().get(i - 1);
+                MemberLines.Line b = strip.lines().get(i);
+                if (b.lowM() <= a.highM() + 1e-6
+                        && b.atM() - a.atM() > deck.width().si() / 4) {
+                    worst = worse(worst, gap(deck, strip, a, b));
+                }
+            }
+        }
+        return worst;
+    }
+
+    private static DeckSpan worse(DeckSpan a, DeckSpan b) {
+        return a == null || b.after().utilisation() > a.after().utilisation() ? b : a;
+    }
+
+    private DeckSpan gap(Structure.Deck deck, MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b) {
+        double width = deck.width().si();
+        double span = b.atM() - a.atM();
+        List<Foot> there = feet.stream()
+                .filter(f -> across(strip, f) > a.atM() && across(strip, f) < b.atM())
+                .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
+                .sorted(Comparator.comparingDouble(f -> along(strip, f)))
+                .toList();
+        double heaviest = -1;
+        double at = (strip.fromM() + strip.toM()) / 2;
+        double[] drifts = new double[PIECES];
+        double piece = (strip.toM() - strip.fromM()) / PIECES;
+        double deepest = 0;
+        for (int i = 0; i < PIECES; i++) {
+            double place = strip.fromM() + (i + 0.5) * piece;
+            drifts[i] = more(strip.alongX(), place, (a.atM() + b.atM()) / 2, true);
+            if (drifts[i] > deepest) {
+                deepest = drifts[i];
+                at = place;
+            }
+        }
+        DeckSpan worst = strip(deck, strip, a, b, there, at);
+        int last = 0;
+        double weight = 0;
+        double best = Double.NaN;
+        for (int first = 0; first < there.size(); first++) {
+            double from = along(strip, there.get(first));
+            while (last < there.size() && along(strip, there.get(last)) <= from + width) {
+                weight += lever(strip, there.get(last++), a, span);
+            }
+            int index = (int) Math.min(PIECES - 1, Math.max(0, (from - strip.fromM()) / piece));
+            double bound = weight + drifts[index] * width * span * span / 8;
+            if (bound > heaviest) {
+                heaviest = bound;
+                best = from + width / 2;
+            }
+            weight -= lever(strip, there.get(first), a, span);
+        }
+        return Double.isNaN(best) ? worst : worse(worst, strip(deck, strip, a, b, there, best));
+    }
+
+    /** Moment under a foot of a simple span. */
+    private static double lever(MemberLines.Strip strip, Foot f, MemberLines.Line a, double span) {
+        double from = across(strip, f) - a.atM();
+        return f.newton() * from * (span - from) / span;
+    }
+
+    private static double along(MemberLines.Strip strip, Foot f) {
+        return strip.alongX() ? f.x() : f.y();
+    }
+
+    private static double across(MemberLines.Strip strip, Foot f) {
+        return strip.alongX() ? f.y() : f.x();
+    }
+
+    /** One strip of deck as a member across a gap, with the feet on it. */
+    private DeckSpan strip(
+            Structure.Deck deck,
+            MemberLines.Strip strip,
+            MemberLines.Line a,
+            MemberLines.Line b,
+            List<Foot> there,
+            double at) {
+        double half = deck.width().si() / 2;
+        MemberLines.Line line =
+                new MemberLines.Line(a.set(), a.number(), a.bay(), at, a.atM(), b.atM(), at - half, at + half, false);
+        Standing standing = new Standing();
+        for (Foot f : there) {
+            if (Math.abs(along(strip, f) - at) <= half + 1e-9) {
+                standing.add(across(strip, f) - a.atM(), f, 1);
+            }
+        }
+        double span = line.spanM();
+        MemberState before =
+                state(deck.type(), null, line, new Standing(), drifted(line, !strip.alongX(), false), 0, span, 1);
+        MemberState after = state(deck.type(), null, line, standing, drifted(line, !strip.alongX(), true), 0, span, 1);
+        double newton =
+                standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
+        return new DeckSpan(
+                a.number(), b.number(), a.bay(), at, span, standing.weights().size(), newton, before, after);
     }
 
     /** Hands a foot to the members on either side of it, or to one and the wall or beam where the bays end. */
@@ -185,7 +312,7 @@ final class MemberLoads {
     }
 
     private Member member(
-            MemberType type,
+            Structure.Members set,
             boolean alongX,
             MemberLines.Line line,
             Standing standing,
@@ -193,12 +320,14 @@ final class MemberLoads {
             boolean propped,
             boolean between) {
         int count = doubled ? 2 : 1;
-        List<Beam.Load> drift = drifted(line, alongX);
+        MemberType type = set.type();
+        List<Beam.Load> bare = drifted(line, alongX, false);
+        List<Beam.Load> drift = rows == null ? bare : drifted(line, alongX, true);
         double span = propped ? line.spanM() / 2 : line.spanM();
-        MemberState before = state(type, line, new Standing(), drift, 0, line.spanM(), 1);
-        MemberState after = state(type, line, standing, drift, 0, span, count);
+        MemberState before = state(type, set.bearing(), line, new Standing(), bare, 0, line.spanM(), 1);
+        MemberState after = state(type, set.bearing(), line, standing, drift, 0, span, count);
         if (propped) {
-            after = worse(after, state(type, line, standing, drift, span, span, count));
+            after = worse(after, state(type, set.bearing(), line, standing, drift, span, span, count));
         }
         double increase = Math.max(
                 after.moment().effect() / before.moment().effect(),
@@ -252,11 +381,13 @@ final class MemberLoads {
     }
 
     /**
+     * @param bearing what one end may set down; null when not known
      * @param beginM where the span begins on the line
      * @param count members side by side
      */
     private MemberState state(
             MemberType type,
+            Measure bearing,
             MemberLines.Line line,
             Standing standing,
             List<Beam.Load> drift,
@@ -312,7 +443,9 @@ final class MemberLoads {
                                 Beam.deflectionM(spanM, loads.variable(c), elastic), mostVariable, c.name()));
             }
         }
-        return new MemberState(moment, shear, total, variable);
+        double mostBearing = bearing == null ? Double.NaN : bearing.si() * count;
+        MemberState.Part end = new MemberState.Part(shear.effect(), mostBearing, shear.combination());
+        return new MemberState(moment, shear, end, total, variable);
     }
 
     private static MemberState.Part larger(MemberState.Part a, MemberState.Part b) {

@@ -7,10 +7,11 @@ import whipsaw.core.units.Limits;
  *
  * @param moment bending
  * @param shear at a support
+ * @param bearing what an end sets down on its support
  * @param total deflection under everything
  * @param variable deflection under snow or live load alone
  */
-public record MemberState(Part moment, Part shear, Part total, Part variable) {
+public record MemberState(Part moment, Part shear, Part bearing, Part total, Part variable) {
 
     /**
      * One effect against what the member takes.
@@ -27,21 +28,23 @@ public record MemberState(Part moment, Part shear, Part total, Part variable) {
     }
 
     public double utilisation() {
-        return Math.max(
-                Math.max(moment.utilisation(), shear.utilisation()),
-                Math.max(total.utilisation(), variable.utilisation()));
+        double strength = Math.max(Math.max(moment.utilisation(), shear.utilisation()), bearing.utilisation());
+        return Math.max(strength, Math.max(total.utilisation(), variable.utilisation()));
     }
 
     public boolean ok() {
         return Limits.atMost(utilisation(), 1);
     }
 
-    /** What decides: moment, shear or deflection. */
+    /** What decides: moment, shear, bearing or deflection. */
     public String governing() {
         double u = utilisation();
         if (u == moment.utilisation()) {
             return "bending";
         }
-        return u == shear.utilisation() ? "shear" : "deflection";
+        if (u == shear.utilisation()) {
+            return "shear";
+        }
+        return u == bearing.utilisation() ? "bearing" : "deflection";
     }
 }

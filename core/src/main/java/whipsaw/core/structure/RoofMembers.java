@@ -24,9 +24,10 @@ import whipsaw.core.table.CodeTables;
  * blocks; the deck between two members hands a foot to both by the lever rule.
  *
  * @param sets in the order of the job
+ * @param deck its worst strip between two members; null where nothing is known of it
  * @param missing what has to be known before anything is established
  */
-public record RoofMembers(List<Checked> sets, List<String> missing) {
+public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missing) {
     public RoofMembers {
         sets = List.copyOf(sets);
         missing = List.copyOf(missing);
@@ -109,27 +110,30 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
             Job job,
             RoofPlan plan,
             SiteActions site,
+            RowSnow rows,
             FaceWind wind,
             ArrayLayout layout,
             HoldDown holdDown,
             CodeTables tables) {
         Structure structure = job.roof().fabric().structure();
         if (structure.members().isEmpty()) {
-            return new RoofMembers(List.of(), List.of());
+            return new RoofMembers(List.of(), null, List.of());
         }
         List<String> missing = missing(job, plan, site, holdDown);
         if (!missing.isEmpty()) {
-            return new RoofMembers(List.of(), missing);
+            return new RoofMembers(List.of(), null, missing);
         }
         MemberLoads loads = new MemberLoads(
                 structure,
                 site,
+                rows,
                 wind,
                 feet(job, layout, holdDown),
                 tables.members(),
                 job.site().code().combinations());
         Map<String, List<Member>> bySet = new HashMap<>();
-        for (MemberLines.Strip strip : MemberLines.of(plan, structure)) {
+        List<MemberLines.Strip> strips = MemberLines.of(plan, structure);
+        for (MemberLines.Strip strip : strips) {
             for (Member m : loads.members(plan, structure, strip)) {
                 bySet.computeIfAbsent(m.line().set().id(), k -> new ArrayList<>())
                         .add(m);
@@ -159,7 +163,17 @@ public record RoofMembers(List<Checked> sets, List<String> missing) {
                 sets.add(new Checked(set, members));
             }
         }
-        return new RoofMembers(sets, missing);
+        for (Structure.Work w : structure.works()) {
+            List<String> unknown =
+                    w.bays().stream().filter(b -> !bays.contains(b)).toList();
+            if (!unknown.isEmpty()) {
+                missing.add("bay " + String.join(", ", unknown) + " of strengthening " + w.id()
+                        + ", which the roof has not");
+            }
+        }
+        DeckSpan deck =
+                structure.deck() == null || !job.roof().fabric().flat() ? null : loads.deck(structure.deck(), strips);
+        return new RoofMembers(sets, deck, missing);
     }
 
     private static List<String> missing(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown) {

@@ -5,12 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
@@ -156,5 +158,45 @@ class AttachedArrayTest {
                         .job());
         assertThat(after.attached().needed()).isPositive();
         assertThat(after.loads().totalKg()).isLessThan(d.loads().totalKg());
+    }
+
+    /** Modules of a bay that carries too much go where places were left free, and none of them is lost that need not be. */
+    @Test
+    void modulesMoveToPlacesLeftFreeInAStrongerBay() {
+        Map<String, Object> bays = Map.of("alongX", "15 m", "alongY", "10 m");
+        Design all = Jobs.design("roof.bays", bays);
+        RoofLoads.BayLoad light = all.loads().bays().stream()
+                .min(Comparator.comparingDouble(b -> b.load().loadPa()))
+                .orElseThrow();
+        List<Object> free = new ArrayList<>();
+        for (ArrayLayout.Module m : all.layout().modules()) {
+            var at = all.layout()
+                    .frame()
+                    .plan(
+                            m.s() + all.layout().alongM() / 2,
+                            m.t() + all.layout().depthM() / 2);
+            if (light.bay().cell().covers(at) && free.size() < 8) {
+                free.add(Map.of("x", at.x + " m", "y", at.y + " m"));
+            }
+        }
+        Map<String, Object> allowance = Map.of(
+                "load",
+                0.97 * all.loads().worstBay().load().loadPa() + " Pa",
+                "givenBy",
+                "an engineer",
+                "date",
+                "2026-05-01");
+        Design d = Jobs.design("roof.bays", bays, "array.removed", free, "roof.allowance", allowance);
+        assertThat(d.layout().modules()).hasSize(all.layout().modules().size() - free.size());
+        List<WaysOut.Way> ways = WaysOut.of(d, check(d, "roof.bay"), List.of(), Jobs.SOLVER);
+        WaysOut.Way out = ways.stream()
+                .filter(w -> w.kind().equals("modules"))
+                .findFirst()
+                .orElseThrow();
+        WaysOut.Way moved =
+                ways.stream().filter(w -> w.kind().equals("move")).findFirst().orElseThrow();
+        assertThat(moved.clears()).isTrue();
+        assertThat(moved.modulesLost()).isLessThan(out.modulesLost());
+        assertThat(ways.indexOf(moved)).isLessThan(ways.indexOf(out));
     }
 }

@@ -190,6 +190,8 @@ class MemberLinesTest {
                         "11 GPa"));
         sets.add(timber);
         Map<String, Object> given = set("g", "y", "", "5 ft");
+        given.put("kind", "beam");
+        given.put("bearing", "40 kN");
         given.put(
                 "type",
                 RoofMembersTest.type(
@@ -209,6 +211,7 @@ class MemberLinesTest {
         Map<String, Object> structure = new LinkedHashMap<>(
                 Map.of("dead", "12 psf", "live", "20 psf", "liveUnderArray", false, "smallIncrease", true));
         structure.put("members", sets);
+        structure.put("deck", Map.of("type", given.get("type"), "width", "1 ft"));
         structure.put(
                 "works",
                 List.of(
@@ -220,6 +223,8 @@ class MemberLinesTest {
                                 "w",
                                 "kind",
                                 "double",
+                                "photos",
+                                List.of("0a1b"),
                                 "seen",
                                 Map.of("by", "A. Example", "on", "2026-05-31"))));
         Structure read = Jobs.job("roof.structure", structure).roof().fabric().structure();

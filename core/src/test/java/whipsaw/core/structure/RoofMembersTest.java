@@ -46,7 +46,7 @@ class RoofMembersTest {
         return type;
     }
 
-    private static Map<String, Object> rolled(String depth) {
+    static Map<String, Object> rolled(String depth) {
         return type(
                 "shape",
                 "i",
@@ -66,7 +66,7 @@ class RoofMembersTest {
                 "210 GPa");
     }
 
-    private static Map<String, Object> structure(String along, String spacing, Object... more) {
+    static Map<String, Object> structure(String along, String spacing, Object... more) {
         Map<String, Object> members = new LinkedHashMap<>(Map.of(
                 "id",
                 "j",
@@ -88,7 +88,7 @@ class RoofMembersTest {
         return structure;
     }
 
-    private static Design design(Map<String, Object> structure, Object... more) {
+    static Design design(Map<String, Object> structure, Object... more) {
         Object[] all = new Object[more.length + 4];
         all[0] = "roof.structure";
         all[1] = structure;

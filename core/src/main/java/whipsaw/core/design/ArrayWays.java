@@ -1,0 +1,202 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Place;
+import whipsaw.core.design.WaysOut.Way;
+import whipsaw.core.holddown.TiltedArray;
+import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobWriter;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Limits;
+import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
+
+/** Ways out by another setting of the array: tilt, gap, block, walkway, set-back, place, what holds it, its feeders. */
+final class ArrayWays {
+    private static final double STEP_M = 0.3048;
+
+    private final Tries tries;
+    private final Design design;
+    private final Check check;
+
+    ArrayWays(Tries tries) {
+        this.tries = tries;
+        this.design = tries.design;
+        this.check = tries.check;
+    }
+
+    void tilts() {
+        Job.ArrayChoice array = design.job().array();
+        for (Measure tilt : array.tray().tilts()) {
+            if (tilt.si() != array.tilt().si()) {
+                tries.offer(
+                        "tilt",
+                        "Tilt " + tilt.typed() + " instead of " + array.tilt().typed(),
+                        Tries.set("$.array.tilt", tilt.typed()));
+            }
+        }
+    }
+
+    void gaps() {
+        for (Measure gap : design.job().array().tray().gaps()) {
+            if (Math.abs(gap.si() - design.layout().gapM()) > Limits.SLACK) {
+                String name = design.layout().pairs() == null ? "Row gap " : "Valley ";
+                tries.offer("gap", name + gap.typed(), Tries.set("$.array.gap", gap.typed()));
+            }
+        }
+    }
+
+    /** Tilt and gap together, tried when no single change clears the check. */
+    void tiltsWithGaps() {
+        Job.ArrayChoice array = design.job().array();
+        for (Measure tilt : array.tray().tilts()) {
+            for (Measure gap : array.tray().gaps()) {
+                boolean gapNow = Math.abs(gap.si() - design.layout().gapM()) <= Limits.SLACK;
+                if (tilt.si() != array.tilt().si() && !gapNow) {
+                    List<Change> both = new ArrayList<>(Tries.set("$.array.tilt", tilt.typed()));
+                    both.addAll(Tries.set("$.array.gap", gap.typed()));
+                    tries.offer("tilt and gap", "Tilt " + tilt.typed() + " with a gap of " + gap.typed(), both);
+                }
+            }
+        }
+    }
+
+    void blocks(List<BlockType> blocks) {
+        for (BlockType block : blocks) {
+            if (!block.info().code().equals(design.job().array().block().info().code())) {
+                tries.offer(
+                        "block", "Block " + block.info().name(), Tries.set("$.array.block", JobWriter.block(block)));
+            }
+        }
+    }
+
+    /** The walkway's best place within one spacing. */
+    void walkway() {
+        Job.Walkway walkway = design.job().array().walkway();
+        if (walkway == null) {
+            return;
+        }
+        Way best = null;
+        for (int first = 1; first <= walkway.every(); first++) {
+            if (first == walkway.first()) {
+                continue;
+            }
+            Way way = tries.way(
+                    "walkway", "First walkway behind row " + first, Tries.set("$.array.walkway.first", first));
+            if (way != null && (best == null || better(way, best))) {
+                best = way;
+            }
+        }
+        if (best != null) {
+            tries.add(best);
+        }
+    }
+
+    private static boolean better(Way a, Way b) {
+        if (a.after() == null || b.after() == null) {
+            return a.after() == null && b.after() != null;
+        }
+        return a.after().utilisation() < b.after().utilisation();
+    }
+
+    /** Moves the whole array a little, so that its feet stand on other members; the best way of each direction. */
+    void shift() {
+        if (!check.id().startsWith("roof.members-")) {
+            return;
+        }
+        Job.ArrayChoice array = design.job().array();
+        for (boolean along : new boolean[] {true, false}) {
+            double now = (along ? array.shiftAlong() : array.shiftAcross()).si();
+            Way best = null;
+            for (int step : new int[] {-3, -2, -1, 1, 2, 3}) {
+                String typed = Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, now + step * STEP_M);
+                Way way = tries.way(
+                        "shift",
+                        "The array shifted " + (along ? "along" : "across") + " its rows, to " + typed,
+                        Tries.set(along ? "$.array.shiftAlong" : "$.array.shiftAcross", typed));
+                boolean better = way != null
+                        && (best == null
+                                || way.after() == null
+                                || (best.after() != null
+                                        && way.after().utilisation()
+                                                < best.after().utilisation()));
+                best = better ? way : best;
+            }
+            if (best != null) {
+                tries.add(best);
+            }
+        }
+    }
+
+    /** Attachments in place of weight where the check is: the most blocks that still clear it, else none at all. */
+    void attachments() {
+        Job.Attachments each = design.job().array().attachments();
+        boolean weighs = check.id().startsWith("roof.") || check.id().equals("ballast.position");
+        if (each == null || !weighs || design.attached() != null && each.mostBlocks() == 0) {
+            return;
+        }
+        Set<String> bays = new LinkedHashSet<>(design.attached() == null ? List.of() : each.bays());
+        if (check.place() != null && check.place().kind() == Place.Kind.BAYS) {
+            check.place()
+                    .items()
+                    .forEach(i -> bays.add(design.plan().bays().get(i).name()));
+        } else {
+            bays.clear();
+        }
+        int most = Math.min(design.job().array().tray().mostBlocks(), Math.max(0, each.mostBlocks()));
+        Way found = null;
+        for (int blocks = most; blocks >= 0 && (found == null || !found.clean()); blocks--) {
+            List<Change> changes = new ArrayList<>(Tries.set("$.array.attachments.mostBlocks", blocks));
+            changes.addAll(Tries.set("$.array.attachments.bays", String.join(", ", bays)));
+            Way way = tries.way(
+                    "attachments",
+                    "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
+                            + ": at most " + blocks + " blocks on a position",
+                    changes);
+            found = way == null ? found : way;
+        }
+        if (found != null) {
+            tries.add(found);
+        }
+    }
+
+    /** The smallest wider set-back that clears the check, else the widest tried that helps. */
+    void setback() {
+        double needed = check.id().equals("wind.edge-clear")
+                ? TiltedArray.clearNeededM(design.layout().highEdgeM(), 0)
+                : 0;
+        Way helps = null;
+        for (int step = 1; step <= 6; step++) {
+            double setback = Math.max(needed, design.layout().setbackM() + step * STEP_M);
+            String typed = Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, setback);
+            Way way = tries.way("setback", "Set-back " + typed, Tries.set("$.array.setback", typed));
+            helps = way == null ? helps : way;
+            if (way != null && way.clean()) {
+                break;
+            }
+        }
+        if (helps != null) {
+            tries.add(helps);
+        }
+    }
+
+    void feeders() {
+        if (!check.id().startsWith("run.")) {
+            return;
+        }
+        int now = design.job().electrical().run().feeders();
+        for (int n = now + 1; n <= Math.min(design.circuits().inverters(), now + 60); n++) {
+            Way way = tries.way("feeders", n + " AC feeders side by side", Tries.set("$.electrical.run.feeders", n));
+            if (way != null && way.clears()) {
+                tries.add(way);
+                return;
+            }
+        }
+    }
+}

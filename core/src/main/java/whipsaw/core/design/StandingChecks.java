@@ -1,0 +1,138 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.FootPressure;
+import whipsaw.core.structure.SeismicDisplacement;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+
+/** Checks of how the array stands on the roof: in an earthquake, by its attachments, on its feet. */
+final class StandingChecks {
+    private StandingChecks() {}
+
+    static List<Check> of(Design design) {
+        List<Check> checks = new ArrayList<>();
+        seismic(design, checks);
+        attached(design, checks);
+        feet(design, checks);
+        return checks;
+    }
+
+    private static void seismic(Design design, List<Check> checks) {
+        ArraySeismic s = design.seismic();
+        if (s == null) {
+            return;
+        }
+        String title = "Room to slide in an earthquake";
+        String source = "ASCE 7-16 13.6.12, unattached arrays";
+        if (!s.missing().isEmpty()) {
+            checks.add(Check.stated(
+                    "seismic.room",
+                    title,
+                    "missing: " + String.join(", ", s.missing()),
+                    "known",
+                    Verdict.NOT_ESTABLISHED,
+                    source,
+                    "roof.footprint",
+                    "enter S_DS and the stories of the building"));
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        SeismicDisplacement d = s.displacement();
+        ArraySeismic.Room tightest = s.rooms().get(0);
+        checks.add(Check.stated(
+                "seismic.room",
+                title,
+                Show.both(
+                                units,
+                                Dimension.ROOF_LENGTH,
+                                tightest.need().clearance().clearM()) + " at " + tightest.name(),
+                "at least "
+                        + Show.both(
+                                units, Dimension.ROOF_LENGTH, tightest.need().requiredM()),
+                d.reasons().isEmpty() ? Verdict.PASSES : Verdict.NEEDS_ENGINEER,
+                source,
+                "seismic.room",
+                d.reasons().isEmpty()
+                        ? ""
+                        : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
+    }
+
+    private static void attached(Design design, List<Check> checks) {
+        AttachedArray a = design.attached();
+        if (a == null) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        String each = "one takes "
+                + Show.both(units, Dimension.FORCE, a.each().tension().si()) + " up, "
+                + Show.both(units, Dimension.FORCE, a.each().shear().si()) + " along";
+        boolean known = a.missing().isEmpty();
+        checks.add(Check.stated(
+                "array.attachments",
+                "Attachments",
+                a.needed() + (known ? "" : " by wind alone; missing for the earthquake: " + a.missing()),
+                each,
+                known ? Verdict.CLOSE : Verdict.NOT_ESTABLISHED,
+                "as entered; first estimate, pooled along each row",
+                "array.attachments",
+                known
+                        ? "an engineer confirms what one takes, that the racking carries the load to them, and what they"
+                                + " pull on deck and members"
+                        : "enter it under Site"));
+    }
+
+    private static void feet(Design design, List<Check> checks) {
+        FootPressure f = design.feet();
+        if (f == null) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        boolean lasting = f.lastingPa() / f.lastingMostPa() >= f.withSnowPa() / f.withSnowMostPa();
+        String title = "Feet on the insulation, module " + f.module();
+        if (Double.isNaN(f.utilisation())) {
+            checks.add(Check.stated(
+                    "roof.feet",
+                    title,
+                    Show.both(units, Dimension.CONTACT, f.lastingPa()),
+                    "not known",
+                    Verdict.NOT_ESTABLISHED,
+                    "compressive strength of the insulation",
+                    "roof.feet",
+                    "enter the strength of the insulation"
+                            + (Double.isNaN(f.withSnowPa()) ? " and the ground snow load" : "")));
+            return;
+        }
+        checks.add(Check.compare(
+                "roof.feet",
+                title,
+                Show.both(units, Dimension.CONTACT, lasting ? f.lastingPa() : f.withSnowPa())
+                        + (lasting ? ", lasting" : ", with snow"),
+                Show.both(units, Dimension.CONTACT, lasting ? f.lastingMostPa() : f.withSnowMostPa()),
+                f.utilisation(),
+                null,
+                "share of the insulation's compressive strength",
+                "roof.feet",
+                "larger pads, a board under them, or fewer blocks here"));
+    }
+
+    private static String words(List<String> reasons) {
+        return String.join(
+                "; ",
+                reasons.stream()
+                        .map(r -> switch (r) {
+                            case "clearance" -> "too little room";
+                            case "friction_lt_0.4" -> "friction below 0.4";
+                            case "more_than_6_stories" -> "more than 6 stories";
+                            case "risk_category_IV" -> "risk category IV";
+                            default -> "roof steeper than 1 in 20";
+                        })
+                        .toList());
+    }
+}

@@ -1,0 +1,109 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.check.Check;
+import whipsaw.core.design.WaysOut.Way;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.job.JobWriter;
+import whipsaw.core.units.Limits;
+
+/** Tries changes on a copy of the job, one solve each, and keeps those that improve the check looked at. */
+final class Tries {
+    final Design design;
+    final Check check;
+    private final Solver solver;
+    private final Map<String, Object> document;
+    private final List<Way> ways = new ArrayList<>();
+
+    Tries(Design design, Check check, Solver solver) {
+        this.design = design;
+        this.check = check;
+        this.solver = solver;
+        this.document = JobWriter.write(design.job());
+    }
+
+    void add(Way way) {
+        ways.add(way);
+    }
+
+    /** What was kept so far. */
+    List<Way> ways() {
+        return ways;
+    }
+
+    private static Check find(Design design, String id) {
+        return design.checks().stream()
+                .filter(c -> c.id().equals(id))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Whether a check after a change is better than the one looked at. */
+    boolean improves(Check after) {
+        if (after == null) {
+            return true;
+        }
+        int verdict = after.verdict().compareTo(check.verdict());
+        return verdict > 0 || (verdict == 0 && after.utilisation() < check.utilisation() - Limits.SLACK);
+    }
+
+    /** The design after changes, or null when they are refused. */
+    private Design solved(List<Change> changes) {
+        var reading = JobReader.read(DocumentPatch.apply(document, changes), false);
+        return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job()) : null;
+    }
+
+    /** A way that improves the check, or null. */
+    Way way(String kind, String words, List<Change> changes) {
+        Way way = tried(kind, words, changes);
+        return way != null && improves(way.after()) ? way : null;
+    }
+
+    /** What a change would do, better or not; null when it is refused or leaves nothing. */
+    Way tried(String kind, String words, List<Change> changes) {
+        Design after = solved(changes);
+        boolean emptied = after != null
+                && after.layout().modules().isEmpty()
+                && !design.layout().modules().isEmpty();
+        if (after == null || emptied) {
+            return null;
+        }
+        Check then = find(after, check.id());
+        int lost = design.layout().modules().size() - after.layout().modules().size();
+        return new Way(
+                kind,
+                words,
+                changes,
+                then,
+                DesignChange.between(design, after).words(),
+                WayCost.between(design, after, solver.tables().prices()),
+                spoiled(after),
+                lost);
+    }
+
+    private List<String> spoiled(Design after) {
+        return after.checks().stream()
+                .filter(c -> c.verdict().stops())
+                .filter(c -> {
+                    Check now = find(design, c.id());
+                    return now == null || !now.verdict().stops();
+                })
+                .map(Check::title)
+                .toList();
+    }
+
+    void offer(String kind, String words, List<Change> changes) {
+        Way way = way(kind, words, changes);
+        if (way != null) {
+            ways.add(way);
+        }
+    }
+
+    static List<Change> set(String path, Object value) {
+        return List.of(new Change("set", path, value));
+    }
+}

@@ -1,0 +1,130 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.job.Structure;
+import whipsaw.core.structure.DeckSpan;
+import whipsaw.core.structure.MemberState;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Working of the deck between members. */
+final class DeckFigures {
+    private DeckFigures() {}
+
+    /** Null where nothing is known of the deck. */
+    static Working deck(Design design) {
+        DeckSpan d = design.members().deck();
+        if (d == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        Structure s = design.job().roof().fabric().structure();
+        Structure.Deck deck = s.deck();
+        MemberState after = d.after();
+        Working.Builder w = Working.of(
+                        "roof.deck",
+                        "Deck from " + d.from() + " to " + d.to(),
+                        Show.number(after.utilisation(), 2) + " of what it takes, by " + after.governing() + "; "
+                                + Show.number(d.before().utilisation(), 2) + " without the array")
+                .step(
+                        "L",
+                        "from member to member",
+                        "",
+                        Show.both(units, Dimension.ROOF_LENGTH, d.spanM()),
+                        "the worst strip of all gaps between members")
+                .step(
+                        "g",
+                        "existing dead load on the strip, that of the members left in",
+                        "{g} · {b}",
+                        Show.both(
+                                units,
+                                Dimension.LINE_LOAD,
+                                s.dead().si() * deck.width().si()),
+                        "",
+                        Term.given(
+                                "g",
+                                "existing dead load",
+                                Show.both(units, Dimension.LOAD, s.dead().si()),
+                                s.dead()),
+                        Term.given("b", "width of a strip", deck.width().typed(), deck.width()))
+                .step(
+                        "P",
+                        "feet of modules on the strip",
+                        "{n} feet",
+                        Show.both(units, Dimension.FORCE, d.arrayN()),
+                        "a foot is shared over the width of the strip",
+                        Term.computed("n", "feet", String.valueOf(d.feet()), null));
+        compare(
+                w,
+                "M",
+                "moment",
+                Show.moment(units, after.moment().effect()),
+                Show.moment(units, after.moment().limit()),
+                after.moment(),
+                d.before().moment());
+        if (!Double.isNaN(after.shear().limit())) {
+            compare(
+                    w,
+                    "V",
+                    "shear",
+                    Show.both(units, Dimension.FORCE, after.shear().effect()),
+                    Show.both(units, Dimension.FORCE, after.shear().limit()),
+                    after.shear(),
+                    d.before().shear());
+        }
+        deflection(
+                w,
+                units,
+                "deflection under all of it",
+                after.total(),
+                d.before().total());
+        deflection(
+                w,
+                units,
+                "deflection under snow or live load",
+                after.variable(),
+                d.before().variable());
+        return w.note("Section " + deck.type().info().name() + ", "
+                        + deck.type().info().status().words() + ", with the resistance factors of its material.")
+                .note(
+                        "Simple spans: a deck that runs on over members takes less in its spans and more over them. Crushing of"
+                                + " its webs under a foot, fixings and uplift are left to the engineer.")
+                .build();
+    }
+
+    private static void deflection(
+            Working.Builder w, UnitSystem units, String words, MemberState.Part part, MemberState.Part before) {
+        if (!Double.isNaN(part.limit())) {
+            compare(
+                    w,
+                    "δ",
+                    words,
+                    Show.both(units, Dimension.PART_LENGTH, part.effect()),
+                    Show.both(units, Dimension.PART_LENGTH, part.limit()),
+                    part,
+                    before);
+        }
+    }
+
+    private static void compare(
+            Working.Builder w,
+            String symbol,
+            String words,
+            String effect,
+            String limit,
+            MemberState.Part part,
+            MemberState.Part before) {
+        w.step(
+                symbol,
+                words,
+                "{effect} / {limit}",
+                Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3)
+                        + " without the array)",
+                part.combination(),
+                Term.computed("effect", "largest on the strip", effect, null),
+                Term.computed("limit", "what it takes", limit, null));
+    }
+}

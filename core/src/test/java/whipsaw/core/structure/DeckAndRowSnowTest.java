@@ -1,0 +1,214 @@
+package whipsaw.core.structure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static whipsaw.core.structure.RoofMembersTest.design;
+import static whipsaw.core.structure.RoofMembersTest.structure;
+import static whipsaw.core.structure.RoofMembersTest.type;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.Jobs;
+import whipsaw.core.figure.Figures;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.site.AsceDrift;
+
+/** What lies between members and at their ends, and the snow that rows gather. */
+class DeckAndRowSnowTest {
+    private static Map<String, Object> deck(String width) {
+        Map<String, Object> strip = type(
+                "shape",
+                "given",
+                "inertia",
+                "9 cm4",
+                "modulus",
+                "4.5 cm3",
+                "material",
+                "steel",
+                "strength",
+                "280 MPa",
+                "elasticity",
+                "210 GPa");
+        return Map.of("type", strip, "width", width);
+    }
+
+    private static Check check(Design d, String id) {
+        return d.checks().stream().filter(c -> c.id().equals(id)).findFirst().orElse(null);
+    }
+
+    private static Map<String, Object> bearing(String force) {
+        Map<String, Object> structure = structure("y", "2 m");
+        @SuppressWarnings("unchecked")
+        Map<String, Object> members =
+                new LinkedHashMap<>(((List<Map<String, Object>>) structure.get("members")).get(0));
+        members.put("bearing", force);
+        structure.put("members", List.of(members));
+        return structure;
+    }
+
+    @Test
+    void anEndSetsDownWhatTheShearSaysAndFailsWhenItsSupportTakesLess() {
+        RoofMembers.Member free =
+                design(structure("y", "2 m")).members().sets().get(0).worst();
+        assertThat(free.after().bearing().utilisation()).isZero();
+        assertThat(free.after().bearing().effect())
+                .isEqualTo(free.after().shear().effect());
+        double most = free.after().shear().effect();
+        Design d = design(bearing(most / 1.5 + " N"));
+        RoofMembers.Member tight = d.members().sets().get(0).worst();
+        assertThat(tight.after().governing()).isEqualTo("bearing");
+        assertThat(tight.after().utilisation()).isGreaterThanOrEqualTo(1.5 - 1e-9);
+        assertThat(check(d, "roof.members-j").verdict()).isEqualTo(Verdict.FAILS);
+        String key = "member/j/" + tight.line().number();
+        assertThat(new Figures(d, Jobs.SOLVER.tables()).working(key).toString()).contains("set down at an end");
+        // two side by side bear on twice the length
+        Map<String, Object> doubled = bearing(most / 1.5 + " N");
+        doubled.put("works", List.of(Map.of("id", "w", "members", "j", "kind", "double")));
+        assertThat(design(doubled)
+                        .members()
+                        .sets()
+                        .get(0)
+                        .worst()
+                        .after()
+                        .bearing()
+                        .utilisation())
+                .isCloseTo(tight.after().bearing().utilisation() / 2, within(1e-9));
+    }
+
+    @Test
+    void aBareDeckIsTheSimpleSpanOfTheBooks() {
+        Design d = design(structure("y", "2 m", "deck", deck("300 mm")), "array.setback", "19 m");
+        DeckSpan deck = d.members().deck();
+        assertThat(deck.spanM()).isCloseTo(2, within(1e-9));
+        double line = (800 + Math.max(d.site().snow().roofPa(), 900)) * 0.3;
+        assertThat(deck.before().moment().effect()).isCloseTo(line * 4 / 8, within(1e-6));
+        assertThat(deck.before().moment().limit()).isCloseTo(280e6 * 0.5988 * 4.5e-6, within(0.2));
+        assertThat(deck.before().total().effect()).isCloseTo(5 * line * 16 / (384 * 210e9 * 9e-8), within(1e-6));
+    }
+
+    /** The strip shown is the worst of all: no foot, put in the middle of a strip of its own, bends the deck more. */
+    @Test
+    void feetBendTheDeckAndNoStripBendsMoreThanTheOneShown() {
+        Design d = design(structure("y", "2 m", "deck", deck("300 mm")));
+        DeckSpan deck = d.members().deck();
+        assertThat(deck.feet()).isPositive();
+        assertThat(deck.after().moment().effect())
+                .isGreaterThan(deck.before().moment().effect());
+        double[] kg = RoofLoads.perModule(d.job(), d.layout(), d.holdDown());
+        double worstFoot = 0;
+        for (ArrayLayout.Module m : d.layout().modules()) {
+            for (var c : d.layout().corners(m)) {
+                double from = c.x % 12 % 2;
+                worstFoot = Math.max(worstFoot, kg[m.index()] * 9.80665 / 4 * from * (2 - from) / 2);
+            }
+        }
+        double even = deck.before().moment().effect();
+        assertThat(deck.after().moment().effect()).isGreaterThanOrEqualTo(worstFoot + even * 0.5);
+        Check check = check(d, "roof.deck");
+        assertThat(check.demand()).contains(deck.from());
+        assertThat(new Figures(d, Jobs.SOLVER.tables()).working("roof.deck").steps())
+                .hasSizeGreaterThan(4);
+        // the deck does not care which way members run, as long as the gaps are the same
+        assertThat(design(structure("y", "1 m", "deck", deck("300 mm")))
+                        .members()
+                        .deck()
+                        .after()
+                        .utilisation())
+                .isLessThan(deck.after().utilisation());
+    }
+
+    @Test
+    void rowsGatherSnowOnTheirHighEdgesAndItIsGoneBeyondItsLength() {
+        Design d = Jobs.design("site.snow", "0.6 kPa", "array.tilt", "15 deg");
+        RowSnow rows = d.rowSnow();
+        AsceDrift drift = rows.profile().asce();
+        assertThat(drift.input().obstacleM()).isEqualTo(d.layout().highEdgeM());
+        ArrayLayout.Run last = d.layout().runs().get(d.layout().runs().size() - 1);
+        double t = d.layout().modules().get(last.firstIndex()).t() + d.layout().depthM();
+        double middle = (last.from() + last.to()) / 2;
+        var at = d.layout().frame().plan(middle, t);
+        double uniform = d.site().snow().roofPa();
+        assertThat(rows.moreThanUniform(at.x, at.y)).isCloseTo(drift.peakPa() - uniform, within(1e-6));
+        double before = Double.MAX_VALUE;
+        for (int i = 0; i <= 10; i++) {
+            var behind = d.layout().frame().plan(middle, t + i * drift.widthM() / 9.5);
+            double now = rows.moreThanUniform(behind.x, behind.y);
+            assertThat(now).isLessThanOrEqualTo(before);
+            before = now;
+        }
+        assertThat(before).isZero();
+        assertThat(new Figures(d, Jobs.SOLVER.tables()).working("site.drift").toString())
+                .contains("rows of modules");
+        assertThat(Jobs.design("site.snow", "0 kPa", "array.tilt", "15 deg").rowSnow())
+                .isNull();
+        assertThat(Jobs.design("site.roofSnow", "3 kPa", "array.tilt", "15 deg").rowSnow())
+                .isNull();
+    }
+
+    @Test
+    void whatRowsGatherLoadsMembersWithTheArrayAndNotWithout() {
+        Object[] snowy = {"site.snow", "0.6 kPa", "array.tilt", "15 deg"};
+        Design d = design(structure("y", "2 m"), snowy);
+        assertThat(d.members().sets().get(0).members())
+                .anySatisfy(m -> assertThat(m.driftN()).isPositive());
+        Design shed =
+                design(structure("y", "2 m"), "site.snow", "0.6 kPa", "array.tilt", "15 deg", "array.setback", "19 m");
+        for (RoofMembers.Member m : d.members().sets().get(0).members()) {
+            RoofMembers.Member bare = shed.members().sets().get(0).members().stream()
+                    .filter(o -> o.line().number().equals(m.line().number()))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(m.before().moment().effect())
+                    .isCloseTo(bare.before().moment().effect(), within(1e-6));
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"y,spanning the other way,x", "y,already have a joist set,y"})
+    void aBayHasItsJoistsOnceAndOneWay(String along, String words, String otherAlong) {
+        Map<String, Object> structure = structure(along, "2 m");
+        @SuppressWarnings("unchecked")
+        Map<String, Object> one = ((List<Map<String, Object>>) structure.get("members")).get(0);
+        Map<String, Object> other = new LinkedHashMap<>(one);
+        other.put("id", "k");
+        other.put("along", otherAlong);
+        other.put("bays", "B2");
+        structure.put("members", List.of(one, other));
+        var reading = JobReader.read(Jobs.with(Jobs.document(), "roof.structure", structure), false);
+        assertThat(reading.problems()).singleElement().satisfies(p -> {
+            assertThat(p.path()).isEqualTo("$.roof.structure.members[1].bays");
+            assertThat(p.message()).contains(words);
+        });
+        other.put("kind", "beam");
+        assertThat(JobReader.read(Jobs.with(Jobs.document(), "roof.structure", structure), false)
+                        .problems())
+                .isEmpty();
+    }
+
+    @Test
+    void strengtheningOfABayTheRoofLacksIsSaid() {
+        Map<String, Object> work = Map.of("id", "w", "members", "j", "kind", "double", "bays", "B2, Z9");
+        Design d = design(structure("y", "2 m", "works", List.of(work)));
+        assertThat(check(d, "roof.members").demand()).contains("Z9", "strengthening w");
+    }
+
+    @Test
+    void conditionsOfAnAllowanceAreKeptOneByOneAndNamedWhereItCounts() {
+        Map<String, Object> allowance = new LinkedHashMap<>(
+                Map.of("load", "0.5 kPa", "givenBy", "A. Example", "date", "2026-05-01", "letter", "letter 7"));
+        allowance.put("conditions", "no storage on the roof; drains kept free;");
+        Design d = Jobs.design("roof.allowance", allowance);
+        Job.Allowance read = d.job().roof().allowance();
+        assertThat(read.conditions()).containsExactly("no storage on the roof", "drains kept free");
+        assertThat(check(d, "roof.footprint").source()).contains("letter 7", "2 conditions");
+    }
+}

@@ -57,6 +57,7 @@ class EntryFormTest extends ServedTest {
                     || p.startsWith("$.roof.outline")
                     || p.matches("\\$\\.(array|electrical)\\.(tray|module|block|inverter)\\..*")
                     || p.startsWith("$.electrical.run.conductor.")
+                    || p.startsWith("$.roof.structure.deck.type.")
                     || p.startsWith("$.array.facing."));
             assertThat(paths).hasSizeGreaterThan(35);
             assertThat(inputs.keySet()).as(slug).containsAll(paths);

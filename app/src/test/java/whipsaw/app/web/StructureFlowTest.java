@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
@@ -42,8 +44,8 @@ class StructureFlowTest extends ServedTest {
             }
             // attachments in place of weight, in that bay alone, and nothing has to be signed for it
             page.locator(CHECK).click();
-            Locator attached =
-                    page.locator("#ways li").filter(new Locator.FilterOptions().setHasText("Attachments instead of weight"));
+            Locator attached = page.locator("#ways li")
+                    .filter(new Locator.FilterOptions().setHasText("Attachments instead of weight"));
             assertThat(attached).containsText("in D2", LONG);
             assertThat(attached).containsText("attachments");
             attached.locator("button").click();
@@ -201,7 +203,7 @@ class StructureFlowTest extends ServedTest {
             page.locator("details[data-section=structure]").evaluate("d => d.open = true");
             Locator deck = page.locator("#checks [data-check='roof.deck']");
             assertThat(deck).containsText("passes");
-            page.locator("[data-path='$.roof.structure.deck.width']").fill("6 in");
+            page.locator("[data-path='$.roof.structure.deck.width']").fill("20 in");
             page.locator("[data-path='$.roof.structure.deck.width']").blur();
             assertThat(deck).not().containsText("passes");
             deck.click();
@@ -219,8 +221,7 @@ class StructureFlowTest extends ServedTest {
             openBench(page, slug);
             assertThat(page.locator("#checks [data-check^='roof.works-']")).containsText("1 photograph");
         }
-        assertThat(server.get("/jobs/" + slug + "/sheet?sheet=engineer").body())
-                .contains("1 kept", "drains kept free");
+        assertThat(server.get("/jobs/" + slug + "/sheet?sheet=engineer").body()).contains("1 kept", "drains kept free");
     }
 
     @Test

@@ -48,7 +48,7 @@ class SurveySheetFlowTest extends ServedTest {
         page.locator("details[data-section=" + section + "]").evaluate("d => d.open = true");
     }
 
-    private static byte[] picture(String format, int w, int h) {
+    static byte[] picture(String format, int w, int h) {
         BufferedImage image = new BufferedImage(w, h, BufferedImage.TYPE_INT_RGB);
         for (int x = 0; x < w; x++) {
             image.setRGB(x, h / 2, Color.RED.getRGB());

@@ -7,6 +7,7 @@ import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Problem;
+import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
@@ -86,7 +87,35 @@ final class ChoiceRules {
                             + "; left out: the recommended values"));
         }
         moduleFits(problems, array.module(), plan, units);
+        oneKindToABay(problems, job.roof().fabric().structure().members());
         return problems;
+    }
+
+    /** A bay has its joists once, and they span one way; surveyed purlins follow the faces they lie on. */
+    private static void oneKindToABay(List<Problem> problems, List<Structure.Members> members) {
+        for (int i = 0; i < members.size(); i++) {
+            Structure.Members m = members.get(i);
+            for (Structure.Members other : members.subList(0, i)) {
+                List<String> both = m.bays().isEmpty()
+                        ? other.bays()
+                        : other.bays().isEmpty()
+                                ? m.bays()
+                                : m.bays().stream()
+                                        .filter(other.bays()::contains)
+                                        .toList();
+                boolean all = m.bays().isEmpty() && other.bays().isEmpty();
+                boolean alike = m.kind().equals(other.kind()) && !m.surveyed() && !other.surveyed();
+                if (alike && (all || !both.isEmpty())) {
+                    problems.add(new Problem(
+                            "$.roof.structure.members[id=" + m.id() + "].bays",
+                            "Bays of " + m.name(),
+                            all ? "all" : String.join(", ", both),
+                            "already have members of the kind " + m.kind() + ", " + other.name()
+                                    + (m.alongX() == other.alongX() ? "" : ", that span the other way")
+                                    + ": name other bays, or give them another kind"));
+                }
+            }
+        }
     }
 
     private static void setting(

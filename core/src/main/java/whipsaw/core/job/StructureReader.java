@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
 import java.util.Set;
 import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.catalogue.MemberType;
@@ -31,7 +30,6 @@ final class StructureReader {
             members.add(read);
             m.done();
         }
-        oneKindToABay(doc, members);
         List<Structure.Work> works = new ArrayList<>();
         Set<String> workIds = new HashSet<>();
         for (Doc w : doc.objects("works", "Strengthening", MOST_WORKS)) {
@@ -69,33 +67,6 @@ final class StructureReader {
                 setDowns(doc));
         doc.done();
         return structure;
-    }
-
-    /** A bay has its joists once, and they span one way; surveyed purlins follow the faces they lie on. */
-    private static void oneKindToABay(Doc doc, List<Structure.Members> members) {
-        for (int i = 0; i < members.size(); i++) {
-            Structure.Members m = members.get(i);
-            for (Structure.Members other : members.subList(0, i)) {
-                boolean apart = !Objects.equals(m.kind(), other.kind()) || m.surveyed() || other.surveyed();
-                List<String> both = m.bays().isEmpty()
-                        ? other.bays()
-                        : other.bays().isEmpty()
-                                ? m.bays()
-                                : m.bays().stream()
-                                        .filter(other.bays()::contains)
-                                        .toList();
-                boolean all = m.bays().isEmpty() && other.bays().isEmpty();
-                if (!apart && (all || !both.isEmpty())) {
-                    String turned = m.alongX() == other.alongX() ? "" : ", spanning the other way";
-                    doc.problem(
-                            "members[" + i + "].bays",
-                            "Bays of " + m.name(),
-                            all ? "all" : String.join(", ", both),
-                            "already have a " + m.kind() + " set, " + other.name() + turned
-                                    + ": name other bays, or give it another kind");
-                }
-            }
-        }
     }
 
     private static Structure.Members members(Doc m) {

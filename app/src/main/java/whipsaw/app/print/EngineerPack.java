@@ -18,15 +18,9 @@ import whipsaw.core.units.UnitSystem;
  * What the checking engineer gets beside the sheet and the workings: members bay by bay, strengthening, and what is
  * not known as questions.
  *
- * @param parts of the added dead load
  * @param conditions of the allowance
  */
-public record EngineerPack(
-        List<JobSheet.Fact> parts,
-        List<Member> members,
-        List<Work> works,
-        List<String> conditions,
-        List<String> questions) {
+public record EngineerPack(List<Member> members, List<Work> works, List<String> conditions, List<String> questions) {
 
     /** The member of a bay that is used most. */
     public record Member(
@@ -46,29 +40,10 @@ public record EngineerPack(
         UnitSystem units = design.job().project().units();
         Job.Allowance allowance = design.job().roof().allowance();
         return new EngineerPack(
-                parts(design, units),
                 members(design, units),
                 works(design, units),
                 allowance == null ? List.of() : allowance.conditions(),
                 questions(design));
-    }
-
-    private static List<JobSheet.Fact> parts(Design design, UnitSystem units) {
-        if (design.faceWind() != null) {
-            return List.of();
-        }
-        double all = design.loads().totalKg();
-        List<JobSheet.Fact> parts = new ArrayList<>();
-        part(parts, units, "modules", design.loads().moduleKg(), all);
-        part(parts, units, "racking", design.loads().rackingKg(), all);
-        part(parts, units, "blocks", design.loads().ballastKg(), all);
-        part(parts, units, "all", all, all);
-        return parts;
-    }
-
-    private static void part(List<JobSheet.Fact> parts, UnitSystem units, String name, double kg, double all) {
-        String share = all > 0 ? ", " + Show.number(100 * kg / all, 0) + " %" : "";
-        parts.add(new JobSheet.Fact(name, Show.both(units, Dimension.MASS, kg) + share));
     }
 
     private static List<Member> members(Design design, UnitSystem units) {

@@ -158,7 +158,7 @@ public record JobSheet(
                 known ? Show.in(units, Dimension.MASS, kg) : "?");
     }
 
-    private static List<Fact> loads(Design design, UnitSystem units) {
+    static List<Fact> loads(Design design, UnitSystem units) {
         RoofLoads loads = design.loads();
         List<Fact> facts = new ArrayList<>();
         if (design.faceWind() != null) {
@@ -169,11 +169,11 @@ public record JobSheet(
             site(design, units, facts);
             return facts;
         }
-        facts.add(new Fact("Modules", Show.both(units, Dimension.MASS, loads.moduleKg())));
-        facts.add(new Fact("Racking", Show.both(units, Dimension.MASS, loads.rackingKg())));
+        facts.add(new Fact("Modules", part(design, units, loads.moduleKg())));
+        facts.add(new Fact("Racking", part(design, units, loads.rackingKg())));
         boolean known = design.holdDown().established();
         if (known) {
-            facts.add(new Fact("Blocks", Show.both(units, Dimension.MASS, loads.ballastKg())));
+            facts.add(new Fact("Blocks", part(design, units, loads.ballastKg())));
             facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
             facts.add(new Fact(
                     "Average over the array",
@@ -188,6 +188,13 @@ public record JobSheet(
         }
         site(design, units, facts);
         return facts;
+    }
+
+    /** A part of the array's mass, and its share where all of it is known. */
+    private static String part(Design design, UnitSystem units, double kg) {
+        double all = design.loads().totalKg();
+        boolean known = design.holdDown().established() && all > 0;
+        return Show.both(units, Dimension.MASS, kg) + (known ? ", " + Show.number(100 * kg / all, 0) + " %" : "");
     }
 
     private static void site(Design design, UnitSystem units, List<Fact> facts) {
@@ -284,7 +291,9 @@ public record JobSheet(
         assumed(list, "Ground snow load", job.site().snow());
         assumed(list, "Record low", job.site().recordLow());
         assumed(list, "Design high", job.site().designHigh());
-        assumed(list, "Roof snow by an engineer", job.site().roofSnow());
+        if (job.site().roofSnow() != null) {
+            assumed(list, "Roof snow by an engineer", job.site().roofSnow());
+        }
         if (job.roof().allowance() != null) {
             assumed(list, "Allowance for added load", job.roof().allowance().load());
         }

@@ -97,12 +97,13 @@ public class SheetController {
         model.put("pack", pack ? EngineerPack.of(design) : null);
         boolean checked = w.sheet().equals("workings") || (pack && w.reader().workings());
         model.put("checked", checked);
-        model.put("workings", checked ? workings(w.shown()) : List.of());
+        model.put("workings", checked ? workings(w.shown(), pack) : List.of());
     }
 
-    private List<Working> workings(JobService.Shown shown) {
+    private List<Working> workings(JobService.Shown shown, boolean ofTheBuilding) {
         Figures figures = new Figures(shown.design(), tables.tables());
-        return figures.keys().stream().map(figures::working).toList();
+        return (ofTheBuilding ? figures.ofTheBuilding() : figures.keys())
+                .stream().map(figures::working).toList();
     }
 
     @GetMapping("/jobs/{slug}/sheet")

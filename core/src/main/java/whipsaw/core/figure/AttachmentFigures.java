@@ -61,7 +61,7 @@ final class AttachmentFigures {
                             force(units, q.forceN()),
                             "ASCE 7-16 13.3.1, " + q.byRule() + "; I_p = 1, z = h",
                             data("a_p", "amplification", "attached_ap", tables),
-                            Term.computed("S_DS", "spectral acceleration, given", Show.number(sds, 3) + " g", null),
+                            Term.given("S_DS", "spectral acceleration", Show.number(sds, 3) + " g", null),
                             Term.computed("W", "array with its blocks", force(units, q.weightN()), "roof.footprint"),
                             data("R_p", "response", "attached_rp", tables))
                     .step(

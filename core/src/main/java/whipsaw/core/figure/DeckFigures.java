@@ -24,6 +24,7 @@ final class DeckFigures {
         Structure s = design.job().roof().fabric().structure();
         Structure.Deck deck = s.deck();
         MemberState after = d.after();
+        double snow = design.site().snow().roofPa();
         Working.Builder w = Working.of(
                         "roof.deck",
                         "Deck from " + d.from() + " to " + d.to(),
@@ -36,19 +37,26 @@ final class DeckFigures {
                         Show.both(units, Dimension.ROOF_LENGTH, d.spanM()),
                         "the worst strip of all gaps between members")
                 .step(
-                        "g",
-                        "existing dead load on the strip, that of the members left in",
-                        "{g} · {b}",
-                        Show.both(
-                                units,
-                                Dimension.LINE_LOAD,
-                                s.dead().si() * deck.width().si()),
+                        "w",
+                        "along the strip without the array, loads as they are, the members' weight left in",
+                        s.live() == null ? "({g} + {s}) · {b}" : "({g} + {s} or {l}) · {b}",
+                        even(s, snow, deck, units),
                         "",
                         Term.given(
                                 "g",
                                 "existing dead load",
                                 Show.both(units, Dimension.LOAD, s.dead().si()),
                                 s.dead()),
+                        Term.computed(
+                                "s", "snow; drifts are added", Show.both(units, Dimension.LOAD, snow), "site.snow"),
+                        s.live() == null
+                                ? Term.byRule("l", "roof live load", "none given", "")
+                                : Term.given(
+                                        "l",
+                                        "roof live load",
+                                        Show.both(
+                                                units, Dimension.LOAD, s.live().si()),
+                                        s.live()),
                         Term.given("b", "width of a strip", deck.width().typed(), deck.width()))
                 .step(
                         "P",
@@ -93,6 +101,18 @@ final class DeckFigures {
                         "Simple spans: a deck that runs on over members takes less in its spans and more over them. Crushing of"
                                 + " its webs under a foot, fixings and uplift are left to the engineer.")
                 .build();
+    }
+
+    private static String even(Structure s, double snowPa, Structure.Deck deck, UnitSystem units) {
+        double width = deck.width().si();
+        String snowed = Show.both(units, Dimension.LINE_LOAD, (s.dead().si() + snowPa) * width);
+        return s.live() == null
+                ? snowed
+                : snowed + " or "
+                        + Show.both(
+                                units,
+                                Dimension.LINE_LOAD,
+                                (s.dead().si() + s.live().si()) * width);
     }
 
     private static void deflection(

@@ -99,40 +99,55 @@ public final class Figures {
         return null;
     }
 
-    /** Keys of the figures of the whole job, in reading order. */
+    /** Keys of the figures of the whole job, in the order in which the building is checked and then the circuits. */
     public List<String> keys() {
-        List<String> keys = new ArrayList<>(List.of(
-                "survey.closure",
-                "survey.fit",
-                "survey.sight",
-                "site.qh",
-                "site.snow",
-                "site.drift",
-                "seismic.room",
-                "array.attachments",
+        List<String> keys = new ArrayList<>(loads());
+        keys.addAll(standing());
+        keys.addAll(List.of(
                 "array.gap",
                 "array.setback",
-                "total.modules",
                 "total.dc",
                 "total.ac",
                 "total.ratio",
-                "total.blocks",
-                "roof.footprint",
-                "roof.feet",
-                "roof.deck",
                 "strings.longest",
                 "strings.shortest",
                 "strings.current",
                 "run.length",
                 "run.size",
                 "run.drop"));
+        keys.removeIf(key -> working(key) == null);
+        return keys;
+    }
+
+    /** Those an engineer of the building checks. */
+    public List<String> ofTheBuilding() {
+        List<String> keys = new ArrayList<>(loads());
+        keys.addAll(standing());
+        keys.removeIf(key -> working(key) == null);
+        return keys;
+    }
+
+    /** The survey, and what the place does to roof and array. */
+    private List<String> loads() {
+        List<String> keys = new ArrayList<>(List.of("survey.closure", "survey.fit", "survey.sight", "site.qh"));
         HoldDown.Position worst = design.holdDown().worst();
         if (worst != null && design.holdDown().established()) {
-            keys.add("ballast/" + worst.number());
             int module = worst.shares().get(0).module();
             ArrayLayout.Module m = design.layout().modules().get(module);
             keys.add("uplift/" + m.number());
+            keys.add("ballast/" + worst.number());
         }
+        if (design.faceWind() != null && design.faceWind().established()) {
+            design.faceWind().zones().areas().forEach(a -> keys.add("flush/" + a.name()));
+        }
+        keys.addAll(List.of("array.attachments", "site.snow", "site.drift", "seismic.room"));
+        return keys;
+    }
+
+    /** What it comes to on the roof and what carries it. */
+    private List<String> standing() {
+        List<String> keys =
+                new ArrayList<>(List.of("total.modules", "total.blocks", "roof.footprint", "roof.feet", "roof.deck"));
         if (design.loads().worstBay() != null) {
             keys.add("roof.bay/" + design.loads().worstBay().bay().name());
         }
@@ -144,10 +159,6 @@ public final class Figures {
                 .filter(s -> s.lifted() != null)
                 .forEach(s -> keys.add(
                         "lifted/" + s.set().id() + "/" + s.lifted().line().number()));
-        if (design.faceWind() != null && design.faceWind().established()) {
-            design.faceWind().zones().areas().forEach(a -> keys.add("flush/" + a.name()));
-        }
-        keys.removeIf(key -> working(key) == null);
         return keys;
     }
 

@@ -169,7 +169,10 @@ final class HoldDownFigures {
                         + Show.both(units, Dimension.LOAD, p.downPa())
                         + ".")
                 .note("A parapet raises this load (factor 0.9 to 1.2); shelter is never assumed.")
-                .note("No minimum design pressure is applied; where the adopted code asks for one it can govern.")
+                .note(
+                        design.job().site().leastUplift() == null
+                                ? "No minimum design pressure is applied; where the adopted code asks for one it can govern."
+                                : "The least design uplift of the job is below.")
                 .build();
     }
 

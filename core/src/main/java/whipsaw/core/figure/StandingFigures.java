@@ -41,7 +41,7 @@ final class StandingFigures {
                                 Origin.TABLE,
                                 tables.seismic().table()),
                         Term.byRule("I_e", "importance of the array", "1.0", "no hazard is stored on the roof"),
-                        Term.computed("S_DS", "spectral acceleration, given", Show.number(site.sds(), 3) + " g", null),
+                        Term.given("S_DS", "spectral acceleration", Show.number(site.sds(), 3) + " g", null),
                         Term.data(
                                 "c",
                                 "what is taken off",
@@ -102,7 +102,8 @@ final class StandingFigures {
                         Term.data(
                                 "A",
                                 "area of a foot",
-                                Show.both(units, Dimension.AREA, f.areaM2()),
+                                Show.significant(f.areaM2() * 1e4 / 6.4516, 3) + " in² ["
+                                        + Show.significant(f.areaM2() * 1e4, 3) + " cm²]",
                                 Origin.CATALOGUE,
                                 design.job().array().tray().info()));
         if (!Double.isNaN(f.withSnowPa())) {

@@ -59,6 +59,11 @@ public record CodeTable(
         return source;
     }
 
+    @Override
+    public String inFull() {
+        return title + ": " + source;
+    }
+
     /** The same figures with another standing. */
     public CodeTable standing(String toSource, String toEdition, DataStatus toStatus, String toRemark) {
         return new CodeTable(id, title, toSource, toEdition, toStatus, toRemark, hash, csv, rows);

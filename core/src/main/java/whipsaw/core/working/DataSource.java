@@ -5,5 +5,10 @@ public interface DataSource {
     /** Title and edition, for a reader. */
     String words();
 
+    /** The same with what the figures are about, for a list of sources. */
+    default String inFull() {
+        return words();
+    }
+
     DataStatus status();
 }

@@ -271,10 +271,12 @@ function objectChange(group, input) {
   const path = group.dataset.object;
   const inputs = [...group.querySelectorAll("[data-path]")];
   const filled = inputs.filter((i) => i.value.trim() !== "");
-  if (filled.length === 0) {
+  const needed = inputs.filter((i) => i.dataset.kind !== "loose");
+  const given = needed.filter((i) => i.value.trim() !== "").length;
+  if (given === 0) {
     return [{ op: "remove", path }];
   }
-  if (inputs.some((i) => i.dataset.kind !== "loose" && i.value.trim() === "")) {
+  if (given < needed.length) {
     input.closest(".entryline").querySelector(".fault").textContent = "Stored when all of these are filled in, removed when all are empty.";
     return null;
   }

@@ -150,20 +150,33 @@ final class ArrayWays {
             bays.clear();
         }
         int most = Math.min(design.job().array().tray().mostBlocks(), Math.max(0, each.mostBlocks()));
-        Way found = null;
-        for (int blocks = most; blocks >= 0 && (found == null || !found.clean()); blocks--) {
-            List<Change> changes = new ArrayList<>(Tries.set("$.array.attachments.mostBlocks", blocks));
-            changes.addAll(Tries.set("$.array.attachments.bays", String.join(", ", bays)));
-            Way way = tries.way(
-                    "attachments",
-                    "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
-                            + ": at most " + blocks + " blocks on a position",
-                    changes);
-            found = way == null ? found : way;
+        // the fewer blocks, the less weight: by halving, the most that still clear it
+        Way found = attached(0, bays);
+        int low = 0;
+        int high = most + 1;
+        while (found != null && found.clears() && high - low > 1) {
+            int middle = (low + high) >>> 1;
+            Way way = attached(middle, bays);
+            if (way != null && way.clears()) {
+                found = way;
+                low = middle;
+            } else {
+                high = middle;
+            }
         }
         if (found != null) {
             tries.add(found);
         }
+    }
+
+    private Way attached(int blocks, Set<String> bays) {
+        List<Change> changes = new ArrayList<>(Tries.set("$.array.attachments.mostBlocks", blocks));
+        changes.addAll(Tries.set("$.array.attachments.bays", String.join(", ", bays)));
+        return tries.way(
+                "attachments",
+                "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
+                        + ": at most " + blocks + " blocks on a position",
+                changes);
     }
 
     /** The smallest wider set-back that clears the check, else the widest tried that helps. */

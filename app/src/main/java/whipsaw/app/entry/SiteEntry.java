@@ -82,6 +82,14 @@ final class SiteEntry extends EntryFields {
                 Job.AsceSite.EDITIONS.stream()
                         .map(e -> new EntryForm.Option(e, "ASCE " + e))
                         .toList())));
+        inputs.add(select(
+                "$.site.method",
+                "Loads combined for",
+                edition.strength() ? "strength" : "allowable",
+                "a load table says nothing of strength",
+                List.of(
+                        new EntryForm.Option("allowable", "allowable stress (2.4)"),
+                        new EntryForm.Option("strength", "strength (2.3)"))));
         if (!edition.name().equals("7-16")) {
             inputs.add(new EntryForm.Input(
                     "$.site.olderFigures",

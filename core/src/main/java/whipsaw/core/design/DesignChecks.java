@@ -199,8 +199,9 @@ final class DesignChecks {
 
     private void windScope() {
         HoldDown holdDown = design.holdDown();
-        String source =
-                holdDown.method().equals("ASD") ? "ASCE 7-16 29.4.3" : "limits of validity of the net-coefficient set";
+        String source = design.job().site().code().coefficients().isEmpty()
+                ? "ASCE 7-16 29.4.3"
+                : "limits of validity of the net-coefficient set";
         if (!holdDown.outsideScope().isEmpty()) {
             checks.add(
                     Check.stated(

@@ -53,7 +53,9 @@ final class AttachmentFigures {
         w.step("n_w", "by wind", "Σ n_i over " + a.rows().size() + " rows", String.valueOf(a.byWind()), "");
         AttachedArray.Quake q = a.quake();
         if (q != null) {
-            double sds = ((Job.AsceSite) design.job().site().code()).sds();
+            Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+            double sds = site.sds();
+            boolean strength = site.edition().strength();
             w.step(
                             "F_p",
                             "seismic force of the whole array, strength level, at the height of the roof",
@@ -67,9 +69,9 @@ final class AttachmentFigures {
                     .step(
                             "n_e",
                             "by the earthquake, weight not counted as holding",
-                            "0.7 · {F_p} / {V_a}, rounded up",
+                            (strength ? "" : "0.7 · ") + "{F_p} / {V_a}, rounded up",
                             String.valueOf(q.attachments()),
-                            "ASCE 7-16 2.4.5",
+                            strength ? "ASCE 7-16 2.3.6" : "ASCE 7-16 2.4.5",
                             Term.computed("F_p", "seismic force", force(units, q.forceN()), null),
                             shear);
         } else if (!a.missing().isEmpty()) {

@@ -149,7 +149,8 @@ final class FaceFigures {
         FaceWind wind = design.faceWind();
         Structure.OnFaces faces = design.job().roof().fabric().structure().onFaces();
         boolean asce = wind.established();
-        MemberTables.Combination c = tables.members().uplift(asce ? "asce" : "en");
+        MemberTables.Combination c =
+                tables.members().uplift(design.job().site().code().combinations());
         Working.Builder w = Working.of(
                 key,
                 set.name() + " " + m.line().number() + " lifted",

@@ -37,6 +37,10 @@ abstract class PanelMethod {
                 : new ByNetCoefficients(job, plan, site, layout, tables);
     }
 
+    private static String asce(Job job) {
+        return ((Job.AsceSite) job.site().code()).edition().strength() ? "LRFD" : "ASD";
+    }
+
     /** Building and panel as 29.4.3 wants to know them, the area one module. */
     static TiltedArray.Setting setting(Job job, RoofPlan plan, SiteActions site) {
         return new TiltedArray.Setting(
@@ -101,7 +105,7 @@ abstract class PanelMethod {
 
         @Override
         String loadMethod() {
-            return "ASD";
+            return asce(job);
         }
     }
 
@@ -192,7 +196,7 @@ abstract class PanelMethod {
 
         @Override
         String loadMethod() {
-            return job.site().code() instanceof Job.EnSite ? "EN_EQU" : "ASD";
+            return job.site().code() instanceof Job.EnSite ? "EN_EQU" : asce(job);
         }
     }
 }

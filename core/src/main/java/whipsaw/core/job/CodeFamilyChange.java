@@ -32,6 +32,7 @@ public final class CodeFamilyChange {
             "returnYears",
             "hill",
             "edition",
+            "method",
             "olderFigures");
 
     /** Values of maps and engineers that differ from one edition to the next. */

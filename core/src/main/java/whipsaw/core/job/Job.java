@@ -315,7 +315,8 @@ public record Job(
 
         @Override
         public String combinations() {
-            return edition.name().equals("7-16") ? "asce" : "asce " + edition.name();
+            return "asce" + (edition.name().equals("7-16") ? "" : " " + edition.name())
+                    + (edition.strength() ? " strength" : "");
         }
 
         @Override
@@ -328,8 +329,9 @@ public record Job(
      * Edition of ASCE 7.
      *
      * @param olderFigures whether figures of 7-16 are taken where those of the edition are not at hand
+     * @param strength whether loads are combined for strength; else for allowable stress
      */
-    public record AsceEdition(String name, boolean olderFigures) {}
+    public record AsceEdition(String name, boolean olderFigures, boolean strength) {}
 
     /**
      * The ground around the building.

@@ -141,7 +141,9 @@ public final class JobReader {
                         doc.has("edition")
                                 ? doc.choice("edition", "Edition", Job.AsceSite.EDITIONS)
                                 : Job.AsceSite.EDITIONS.get(0),
-                        doc.flag("olderFigures", "Figures of 7-16 taken", false)),
+                        doc.flag("olderFigures", "Figures of 7-16 taken", false),
+                        doc.has("method")
+                                && "strength".equals(doc.choice("method", "Method", List.of("allowable", "strength")))),
                 doc.textOrEmpty("coefficients", "Net-coefficient set", 80),
                 doc.measureOrNull("wind", Fields.WIND),
                 doc.choice("riskCategory", "Risk category", List.of("I", "II", "III", "IV")),

@@ -59,6 +59,7 @@ public final class JobWriter {
             Job.Hill hill = asce.ground().hill();
             doc.put("edition", asce.edition().name())
                     .put("olderFigures", asce.edition().olderFigures() ? true : null)
+                    .put("method", asce.edition().strength() ? "strength" : null)
                     .text("coefficients", asce.coefficients())
                     .put("sds", Double.isNaN(asce.sds()) ? null : asce.sds())
                     .put("stories", asce.stories() == 0 ? null : asce.stories())

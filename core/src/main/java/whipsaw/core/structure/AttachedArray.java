@@ -37,7 +37,7 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
      * @param weightN of the array with its blocks
      * @param forceN F_p at strength level
      * @param byRule which of the three rules gives it, in words
-     * @param allowableN the force at the level of allowable stress
+     * @param allowableN the force at the level of the job: allowable stress or strength
      */
     public record Quake(double weightN, double forceN, String byRule, double allowableN, int attachments) {}
 
@@ -69,7 +69,9 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
         } else if (Double.isNaN(site.sds())) {
             missing = "S_DS";
         }
-        Quake quake = missing.isEmpty() ? quake(each, site.sds(), loads.totalKg() * Ballast.GRAVITY, tables) : null;
+        Quake quake = missing.isEmpty()
+                ? quake(each, site.sds(), site.edition().strength(), loads.totalKg() * Ballast.GRAVITY, tables)
+                : null;
         return new AttachedArray(each, rows, quake, missing);
     }
 
@@ -103,7 +105,7 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
         return p.shares().get(p.shares().size() - 1).module();
     }
 
-    private static Quake quake(Job.Attachments each, double sds, double weightN, CodeTables tables) {
+    private static Quake quake(Job.Attachments each, double sds, boolean strength, double weightN, CodeTables tables) {
         double ap = tables.seismic().value("attached_ap");
         double rp = tables.seismic().value("attached_rp");
         double basic = 0.4 * ap * sds * weightN / rp * (1 + 2); // z = h, I_p = 1
@@ -111,7 +113,7 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
         double most = tables.seismic().value("attached_most") * sds * weightN;
         double force = Math.min(most, Math.max(least, basic));
         String rule = force == basic ? "13.3-1" : force == least ? "13.3-3, the least" : "13.3-2, the most";
-        double allowable = tables.seismic().value("attached_asd") * force;
+        double allowable = strength ? force : tables.seismic().value("attached_asd") * force;
         return new Quake(
                 weightN,
                 force,

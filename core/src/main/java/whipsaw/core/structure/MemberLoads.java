@@ -34,6 +34,7 @@ final class MemberLoads {
     private final boolean smallIncrease;
     private final List<Foot> feet;
     private final Function<String, MemberTables.Resistance> resistance;
+    private final boolean tableHolds;
     private final double smallRatio;
     private final double totalSpanOver;
     private final double variableSpanOver;
@@ -85,6 +86,7 @@ final class MemberLoads {
         this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
+        this.tableHolds = family.equals("en") || !MemberTables.strength(family);
         this.resistance = material -> tables.resistance(family, material);
         this.uplift = wind == null || !wind.known()
                 ? null
@@ -407,7 +409,8 @@ final class MemberLoads {
         double mostMoment;
         double mostShear;
         if (section == null) {
-            double perMetre = LoadTable.total(type, spanM) * count;
+            // a table states allowable loads and says nothing of strength
+            double perMetre = tableHolds ? LoadTable.total(type, spanM) * count : Double.NaN;
             mostMoment = perMetre * spanM * spanM / 8;
             mostShear = perMetre * spanM / 2;
         } else {

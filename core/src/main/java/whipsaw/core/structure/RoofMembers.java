@@ -158,7 +158,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 missing.add("bays of " + set.name() + " that are on the roof");
             } else if (members.stream()
                     .anyMatch(m -> Double.isNaN(m.after().moment().limit()))) {
-                missing.add("a load table of " + set.name() + " that reaches their spans");
+                missing.add("a load table of " + set.name() + " that reaches their spans, in allowable stress design");
             } else {
                 sets.add(new Checked(set, members));
             }

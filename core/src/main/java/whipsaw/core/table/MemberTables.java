@@ -22,9 +22,16 @@ public final class MemberTables {
         limits = new ParameterTable(tables.table("member_limits"));
     }
 
-    /** @param combinations key of the combinations of the job; its first word is the family */
+    /** Whether a key of combinations means strength and not allowable stress; in the EN family there is no other. */
+    public static boolean strength(String combinations) {
+        return combinations.equals("en") || combinations.endsWith(" strength");
+    }
+
+    /** @param combinations key of the combinations of the job; the edition in it does not matter here */
     public Resistance resistance(String combinations, String material) {
-        String family = combinations.split(" ")[0];
+        String family = combinations.startsWith("asce") && strength(combinations)
+                ? "asce strength"
+                : combinations.split(" ")[0];
         for (Map<String, String> row : resistanceTable.rows()) {
             if (row.get("family").equals(family) && row.get("material").equals(material)) {
                 return new Resistance(

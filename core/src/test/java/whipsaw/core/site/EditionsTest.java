@@ -72,6 +72,25 @@ class EditionsTest {
         assertThat(members.resistance("asce 7-22", "timber")).isEqualTo(members.resistance("asce", "timber"));
     }
 
+    /** The same weight of snow and wind, weighed by the other rules, and a resistance that goes with them. */
+    @Test
+    void strengthAndAllowableStressAreChosenByName() {
+        Design allowable = Jobs.design();
+        Design strength = Jobs.design("site.method", "strength");
+        assertThat(strength.holdDown().method()).isEqualTo("LRFD");
+        assertThat(strength.holdDown().worst().ballast().upliftKg())
+                .isCloseTo(allowable.holdDown().worst().ballast().upliftKg() / 0.9, within(1e-9));
+        var members = Jobs.SOLVER.tables().members();
+        assertThat(members.resistance("asce strength", "steel").bending()
+                        / members.resistance("asce", "steel").bending())
+                .isCloseTo(0.9 * 1.67, within(1e-3));
+        assertThat(members.combinations("asce strength", true))
+                .extracting(c -> c.name())
+                .containsExactly("1.4 D", "1.2 D + 1.6 S", "1.2 D + 1.6 L_r");
+        assertThat(members.uplift("asce 7-22 strength").dead()).isEqualTo(0.9);
+        assertThat(((Job.AsceSite) strength.job().site().code()).combinations()).isEqualTo("asce strength");
+    }
+
     @Test
     void aChangeOfEditionAsksForWindAndSnowAgain() {
         Map<String, Object> before = JobWriter.write(Jobs.job());

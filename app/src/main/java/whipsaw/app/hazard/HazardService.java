@@ -34,7 +34,8 @@ public class HazardService {
 
     public Values at(Job.Site site) {
         boolean en = site.code() instanceof Job.EnSite;
-        String risk = site.code() instanceof Job.AsceSite asce ? asce.riskCategory() : "";
+        Job.AsceSite asce = site.code() instanceof Job.AsceSite a ? a : null;
+        String risk = asce == null ? "" : asce.riskCategory();
         double latitude = site.latitude().si();
         double longitude = site.longitude().si();
         double elevation = site.elevation().si();
@@ -42,7 +43,8 @@ public class HazardService {
             return StandInHazard.at(en, latitude, longitude, elevation, risk);
         }
         String query = "family=" + (en ? "en" : "asce") + "&latitude=" + latitude + "&longitude=" + longitude
-                + "&elevationM=" + elevation + "&riskCategory=" + risk;
+                + "&elevationM=" + elevation + "&riskCategory=" + risk
+                + (asce == null ? "" : "&edition=" + asce.edition().name());
         return asked(address + (address.contains("?") ? "&" : "?") + query);
     }
 

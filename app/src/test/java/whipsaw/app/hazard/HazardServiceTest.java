@@ -52,7 +52,7 @@ class HazardServiceTest extends ServedTest {
             var values = new HazardService(address(server)).at(SITE);
             assertThat(values).isEqualTo(new StandInHazard.Values("Maps (invented)", 48.5, 1200, 0.4));
             assertThat(asked).singleElement().satisfies(q -> assertThat(q)
-                    .contains("family=asce", "latitude=39.6", "riskCategory=II"));
+                    .contains("family=asce", "latitude=39.6", "riskCategory=II", "edition=7-16"));
         } finally {
             server.stop(0);
         }

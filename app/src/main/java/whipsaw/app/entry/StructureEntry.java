@@ -105,7 +105,7 @@ public final class StructureEntry extends EntryFields {
         for (Structure.Work w : s.works()) {
             String path = PATH + ".works[id=" + w.id() + "]";
             groups.add(new EntryForm.Group(
-                    "Strengthening " + w.id()
+                    "Strengthening: " + s.nameOf(w)
                             + (w.photos().isEmpty()
                                     ? ", no photograph yet"
                                     : ", " + w.photos().size() + " photographs"),

@@ -287,11 +287,7 @@ final class StructureChecks {
     }
 
     private static Check signed(Design design, Structure.Work work) {
-        String name = design.job().roof().fabric().structure().members().stream()
-                .filter(m -> m.id().equals(work.members()))
-                .map(Structure.Members::name)
-                .findFirst()
-                .orElse(work.members());
+        String name = design.job().roof().fabric().structure().nameOf(work);
         String where = work.bays().isEmpty() ? "all bays" : String.join(", ", work.bays());
         boolean done = !work.signedBy().isEmpty();
         int photos = work.photos().size();

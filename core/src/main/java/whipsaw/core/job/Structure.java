@@ -33,6 +33,15 @@ public record Structure(
     public static final Structure UNKNOWN =
             new Structure(null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, List.of());
 
+    /** Name of the members a strengthening is for. */
+    public String nameOf(Work work) {
+        return members.stream()
+                .filter(m -> m.id().equals(work.members()))
+                .map(Members::name)
+                .findFirst()
+                .orElse(work.members());
+    }
+
     public Structure {
         members = List.copyOf(members);
         works = List.copyOf(works);

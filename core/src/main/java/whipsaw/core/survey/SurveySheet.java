@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.PinKinds;
@@ -150,6 +151,18 @@ public record SurveySheet(List<Line> lines) {
         };
     }
 
+    /** Spacing of joists as surveyed, else that of the members entered for the checks. */
+    private static String joists(Job job, Fabric.BuildUp b) {
+        if (b.joists() != null) {
+            return b.joists().typed();
+        }
+        return job.roof().fabric().structure().members().stream()
+                .filter(m -> m.spacing() != null)
+                .map(m -> m.spacing().typed())
+                .distinct()
+                .collect(Collectors.joining(", "));
+    }
+
     private static Line of(SurveyQuestion q, Measure m) {
         return m == null
                 ? new Line(q, Status.MISSING, "")
@@ -176,8 +189,7 @@ public record SurveySheet(List<Line> lines) {
                         case "thickness" -> of(q, b.sheet().thickness());
                         case "purlins" -> listed(
                                 q, b.purlins() == null ? "" : b.purlins().typed());
-                        case "joists" -> listed(
-                                q, b.joists() == null ? "" : b.joists().typed());
+                        case "joists" -> listed(q, joists(job, b));
                         case "deck" -> listed(q, b.deck().deck());
                         case "insulation" -> of(q, b.deck().strength());
                         default -> throw new IllegalStateException("no way to find " + q.id());

@@ -141,7 +141,11 @@ public class JobService {
     private Map<String, Object> patched(Map<String, Object> document, List<DocumentPatch.Change> changes) {
         @SuppressWarnings("unchecked")
         Map<String, Object> before = (Map<String, Object>) SchemaUpgrade.upgraded(document);
-        String set = tables.tables().netCoefficients().iterator().next().table().id();
+        String set = tables.tables().netCoefficients().stream()
+                .filter(s -> s.family().equals("en"))
+                .map(s -> s.table().id())
+                .findFirst()
+                .orElse("");
         return CodeFamilyChange.settled(before, DocumentPatch.apply(before, changes), set);
     }
 

@@ -266,7 +266,7 @@ final class DesignChecks {
         if (job.site().code() instanceof Job.AsceSite asce && asce.edition().olderFigures()) {
             List<String> older = Stream.of(EditionTable.Part.values())
                     .filter(part -> tables.editions().older(asce.edition(), part))
-                    .map(part -> part.missing(asce.edition()))
+                    .map(EditionTable.Part::clause)
                     .toList();
             if (!older.isEmpty()) {
                 checks.add(Check.stated(

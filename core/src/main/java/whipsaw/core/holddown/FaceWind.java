@@ -10,6 +10,7 @@ import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 
 /**
@@ -24,11 +25,6 @@ import whipsaw.core.units.Unit;
  */
 public record FaceWind(
         String missing, double qhPa, double internal, LowSlopeZones zones, double engineerPa, PanelTables tables) {
-    private static final double STEEPEST_DEG = 7;
-    private static final double HIGHEST_M = Unit.FOOT.toSi(60);
-    /** Below it exposure B is taken as at this height; the safe one of two readings of Table 26.10-1. */
-    private static final double LOWEST_B_M = Unit.FOOT.toSi(30);
-
     /** Null for flat roofs. */
     public static FaceWind of(Job job, RoofPlan plan, CodeTables tables) {
         if (job.roof().fabric().flat()) {
@@ -40,15 +36,16 @@ public record FaceWind(
         if (!missing.isEmpty()) {
             return new FaceWind(missing, Double.NaN, Double.NaN, null, engineer, tables.panels());
         }
+        // below it exposure B is taken as at this height: the safe one of two readings of Table 26.10-1
+        double lowestB = Unit.FOOT.toSi(tables.zones().value("exposure_b_least_height_ft"));
         boolean sheltered =
                 ((Job.AsceSite) job.site().code()).ground().exposure().equals("B");
-        VelocityPressure q =
-                SiteActions.velocity(job, sheltered ? LOWEST_B_M : VelocityPressure.LOWEST_HEIGHT_M, tables);
+        VelocityPressure q = SiteActions.velocity(job, sheltered ? lowestB : VelocityPressure.LOWEST_HEIGHT_M, tables);
         return new FaceWind(
                 "",
                 q.pressurePa(),
                 tables.panels().internal(loads.partlyEnclosed() ? "partially_enclosed" : "enclosed"),
-                LowSlopeZones.of(plan),
+                LowSlopeZones.of(plan, tables.zones()),
                 engineer,
                 tables.panels());
     }
@@ -67,10 +64,15 @@ public record FaceWind(
                 .mapToDouble(f -> f.slopeDeg())
                 .max()
                 .orElse(0);
-        if (Limits.above(steepest, STEEPEST_DEG)) {
-            return "coefficients of roofs over 7 deg: those at hand are not sure enough";
+        double flatEnough = tables.zones().value("low_slope_most_deg");
+        if (Limits.above(steepest, flatEnough)) {
+            return "coefficients of roofs over " + Show.number(flatEnough, 1)
+                    + " deg: those at hand are not sure enough";
         }
-        return Limits.above(job.roof().height().si(), HIGHEST_M) ? "coefficients of roofs over 60 ft" : "";
+        double most = tables.zones().value("low_slope_most_height_ft");
+        return Limits.above(Unit.FOOT.fromSi(job.roof().height().si()), most)
+                ? "coefficients of roofs over " + Show.number(most, 0) + " ft"
+                : "";
     }
 
     /** A zone as the standard writes it. */

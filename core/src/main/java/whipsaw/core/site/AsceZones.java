@@ -6,22 +6,24 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.ParameterTable;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Show;
 
 /**
  * Zones of ASCE 7-16 Fig. 29.4-7 on any outline. A convention that an engineer confirms: nearer than
  * the width to one edge is zone 2; nearer than it to both edges of an outside corner, their lines
  * taken as extended, is zone 3; an inside corner makes zone 2 only.
  *
- * @param widthM two roof heights
+ * @param widthM of the edge zones: two roof heights as the table ships
  * @param boxes around what each corner may make zone 3
  */
 public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, List<Envelope> boxes)
         implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
 
-    public static AsceZones of(RoofPlan plan) {
-        double width = 2 * plan.roof().height().si();
+    public static AsceZones of(RoofPlan plan, ParameterTable table) {
+        double width = table.value("tilted_width_h") * plan.roof().height().si();
         List<ZoneCorner> corners = ZoneCorner.of(plan);
         return new AsceZones(
                 plan,
@@ -85,6 +87,7 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
 
     @Override
     public String rule() {
-        return "within two roof heights of one edge: 2; of both edges of an outside corner: 3; else 1";
+        return "within " + Show.number(widthM / plan.roof().height().si(), 2)
+                + " roof heights of one edge: 2; of both edges of an outside corner: 3; else 1";
     }
 }

@@ -5,7 +5,9 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.ParameterTable;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Show;
 
 /**
  * Zones of roofs up to 7 deg, ASCE 7-16 Fig. 30.3-2A, on any outline. A convention that an engineer confirms: the L
@@ -14,14 +16,26 @@ import whipsaw.core.units.Limits;
  *
  * @param heightM mean roof height
  */
-public record LowSlopeZones(RoofPlan plan, double heightM, List<ZoneCorner> corners) implements RoofZones {
+public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<ZoneCorner> corners)
+        implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
-    private static final double CORNER = 0.2;
-    private static final double EDGE = 0.6;
-    private static final double INNER = 1.2;
 
-    public static LowSlopeZones of(RoofPlan plan) {
-        return new LowSlopeZones(plan, plan.roof().height().si(), ZoneCorner.of(plan));
+    /**
+     * Widths in metres.
+     *
+     * @param corner of the legs of the L at a corner
+     * @param edge of the edge zone, and length of those legs
+     * @param inner from the edge to the field
+     */
+    public record Widths(double corner, double edge, double inner) {}
+
+    public static LowSlopeZones of(RoofPlan plan, ParameterTable table) {
+        double height = plan.roof().height().si();
+        Widths widths = new Widths(
+                table.value("low_slope_corner_width_h") * height,
+                table.value("low_slope_edge_width_h") * height,
+                table.value("low_slope_inner_width_h") * height);
+        return new LowSlopeZones(plan, height, widths, ZoneCorner.of(plan));
     }
 
     @Override
@@ -29,14 +43,14 @@ public record LowSlopeZones(RoofPlan plan, double heightM, List<ZoneCorner> corn
         for (ZoneCorner corner : corners) {
             double a = EdgeDistance.toLine(panel, corner.before());
             double b = EdgeDistance.toLine(panel, corner.after());
-            if (Limits.atMost(Math.max(a, b), EDGE * heightM) && Limits.atMost(Math.min(a, b), CORNER * heightM)) {
+            if (Limits.atMost(Math.max(a, b), widths.edge()) && Limits.atMost(Math.min(a, b), widths.corner())) {
                 return "3";
             }
         }
-        if (near(panel, EDGE * heightM)) {
+        if (near(panel, widths.edge())) {
             return "2";
         }
-        return near(panel, INNER * heightM) ? "1" : "1p";
+        return near(panel, widths.inner()) ? "1" : "1p";
     }
 
     private boolean near(Coordinate[] panel, double widthM) {
@@ -45,23 +59,23 @@ public record LowSlopeZones(RoofPlan plan, double heightM, List<ZoneCorner> corn
 
     @Override
     public List<Area> areas() {
-        return KEPT.of(plan.outline(), heightM, this::drawn);
+        return KEPT.of(plan.outline(), widths, this::drawn);
     }
 
     @Override
     public boolean areasAtHand() {
-        return KEPT.has(plan.outline(), heightM);
+        return KEPT.has(plan.outline(), widths);
     }
 
     private List<Area> drawn() {
         Geometry outline = plan.outline();
-        Geometry field = outline.buffer(-INNER * heightM, 16);
-        Geometry inner = outline.buffer(-EDGE * heightM, 16);
+        Geometry field = outline.buffer(-widths.inner(), 16);
+        Geometry inner = outline.buffer(-widths.edge(), 16);
         List<Geometry> legs = new ArrayList<>();
         for (ZoneCorner c : corners) {
-            Geometry both = ZoneCorner.bothSlabs(c.before(), c.after(), EDGE * heightM, plan);
-            legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.before(), CORNER * heightM, plan)));
-            legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.after(), CORNER * heightM, plan)));
+            Geometry both = ZoneCorner.bothSlabs(c.before(), c.after(), widths.edge(), plan);
+            legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.before(), widths.corner(), plan)));
+            legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.after(), widths.corner(), plan)));
         }
         Geometry corner = legs.isEmpty()
                 ? outline.getFactory().createPolygon()
@@ -77,7 +91,12 @@ public record LowSlopeZones(RoofPlan plan, double heightM, List<ZoneCorner> corn
 
     @Override
     public String rule() {
-        return "within 0.6 roof heights of an edge: 2, its outside corners 0.2 heights wide: 3; within 1.2 heights: 1;"
-                + " else 1'";
+        return "within " + heights(widths.edge()) + " roof heights of an edge: 2, its outside corners "
+                + heights(widths.corner()) + " heights wide: 3; within " + heights(widths.inner())
+                + " heights: 1; else 1'";
+    }
+
+    private String heights(double metres) {
+        return Show.number(metres / heightM, 2);
     }
 }

@@ -27,7 +27,7 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
         return new SiteActions(
                 velocity(job, VelocityPressure.LOWEST_HEIGHT_M, tables),
                 Topography.of(asce.ground(), job.roof().height().si(), tables),
-                AsceZones.of(plan),
+                AsceZones.of(plan, tables.zones()),
                 snow,
                 drifts);
     }

@@ -98,6 +98,11 @@ final class MemberLoads {
         this.service = tables.combinations(family, false);
     }
 
+    /** Whether load tables say anything under the combinations of the job: they state allowable loads. */
+    boolean tablesHold() {
+        return tableHolds;
+    }
+
     /** What stands on one line: weights, and areas that keep the live load off, at their places along it. */
     private record Standing(List<Beam.Load> weights, List<Beam.Load> covered) {
         Standing() {

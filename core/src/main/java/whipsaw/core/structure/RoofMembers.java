@@ -158,7 +158,10 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 missing.add("bays of " + set.name() + " that are on the roof");
             } else if (members.stream()
                     .anyMatch(m -> Double.isNaN(m.after().moment().limit()))) {
-                missing.add("a load table of " + set.name() + " that reaches their spans, in allowable stress design");
+                missing.add(
+                        loads.tablesHold()
+                                ? "a load table of " + set.name() + " that reaches their spans"
+                                : "a section of " + set.name() + ": a load table says nothing of strength");
             } else {
                 sets.add(new Checked(set, members));
             }

@@ -22,6 +22,7 @@ public final class CodeTables {
     private final EnTables en;
     private final ParameterTable snow;
     private final ParameterTable drift;
+    private final ParameterTable zones;
     private final ParameterTable seismic;
     private final ParameterTable feet;
     private final PanelTables panels;
@@ -39,6 +40,7 @@ public final class CodeTables {
         this.setbacks = new SetbackTable(table("fire_setback"));
         this.en = new EnTables(this);
         this.snow = new ParameterTable(table("asce_snow"));
+        this.zones = new ParameterTable(table("asce_zones"));
         this.drift = new ParameterTable(table("asce_snow_drift"));
         this.seismic = new ParameterTable(table("asce_seismic"));
         this.feet = new ParameterTable(table("foot_limits"));
@@ -122,6 +124,7 @@ public final class CodeTables {
             used.add(wind.coefficientTable());
             used.add(wind.exposureTable());
             used.add(editions.table());
+            used.add(zones.table());
             if (((Job.AsceSite) job.site().code()).ground().hill() != null) {
                 used.add(table("asce_topography"));
             }
@@ -180,6 +183,11 @@ public final class CodeTables {
 
     public ParameterTable snow() {
         return snow;
+    }
+
+    /** Widths of the wind zones of ASCE 7 and limits of their figures. */
+    public ParameterTable zones() {
+        return zones;
     }
 
     /** Snow drift, ASCE 7-16 7.7 and 7.8. */

@@ -6,23 +6,28 @@ import whipsaw.core.job.Job;
 public final class EditionTable {
     /** A part of the code by the name it has in the table. */
     public enum Part {
-        VELOCITY_PRESSURE("velocity pressure", "of 26.10"),
-        TILTED_ARRAY("tilted array", "of 29.4.3"),
-        ROOF_ZONES("roof zones", "of 30.3 and 29.4.4"),
-        SNOW("snow", "of chapter 7"),
-        SEISMIC("seismic", "of 13.6.12");
+        VELOCITY_PRESSURE("velocity pressure", "26.10"),
+        TILTED_ARRAY("tilted array", "29.4.3"),
+        ROOF_ZONES("roof zones", "30.3 and 29.4.4"),
+        SNOW("snow", "chapter 7"),
+        SEISMIC("seismic", "13.6.12");
 
         private final String key;
-        private final String where;
+        private final String clause;
 
-        Part(String key, String where) {
+        Part(String key, String clause) {
             this.key = key;
-            this.where = where;
+            this.clause = clause;
+        }
+
+        /** Where it stands in the code. */
+        public String clause() {
+            return clause;
         }
 
         /** What is missing, for a reader. */
         public String missing(Job.AsceEdition edition) {
-            return "figures " + where + " in the edition " + edition.name();
+            return "figures of " + clause + " in the edition " + edition.name();
         }
     }
 

@@ -118,11 +118,17 @@ class OutlineGeometryTest {
         Random random = new Random(17);
         for (int round = 0; round < ROUNDS; round++) {
             RoofPlan plan = design(random, 6 + random.nextInt(20)).plan();
-            AsceZones zones = AsceZones.of(plan);
+            AsceZones zones =
+                    AsceZones.of(plan, whipsaw.core.table.CodeTables.shipped().zones());
             List<RoofZones.Area> areas = zones.areas();
             double sum = areas.stream().mapToDouble(a -> a.shape().getArea()).sum();
             assertThat(sum).isCloseTo(plan.areaM2(), within(plan.areaM2() * 1e-3));
-            assertThat(zones.areas()).as("kept").isSameAs(AsceZones.of(plan).areas());
+            assertThat(zones.areas())
+                    .as("kept")
+                    .isSameAs(AsceZones.of(
+                                    plan,
+                                    whipsaw.core.table.CodeTables.shipped().zones())
+                            .areas());
             for (int k = 0; k < 60; k++) {
                 Coordinate at = new Coordinate(10 + 80 * random.nextDouble(), 10 + 80 * random.nextDouble());
                 var point = FACTORY.createPoint(at);

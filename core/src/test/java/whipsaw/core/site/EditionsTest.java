@@ -15,6 +15,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
+import whipsaw.core.design.Solver;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.NetPressure;
@@ -22,7 +23,10 @@ import whipsaw.core.job.CodeFamilyChange;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.table.CodeTable;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Measure;
+import whipsaw.core.working.DataStatus;
 
 /** Editions of ASCE 7, the hill a building stands on, and a coefficient set in place of 29.4.3. */
 class EditionsTest {
@@ -53,6 +57,8 @@ class EditionsTest {
         Design taken = Jobs.design("site.edition", "7-22", "site.olderFigures", true, "site.roofSnow", "30 psf");
         assertThat(taken.holdDown().established()).isTrue();
         assertThat(check(taken, "site.edition").verdict()).isEqualTo(Verdict.CLOSE);
+        assertThat(check(taken, "site.edition").demand())
+                .isEqualTo("those of 7-16 for 29.4.3, 30.3 and 29.4.4, 13.6.12");
         assertThat(taken.site().snow().roofPa()).isCloseTo(30 * 47.88025898, within(1e-6));
         assertThat(taken.site().drifts().sources()).isEmpty();
         // 2.41 (h/z_g)^(2/9.8) of the edition over the one before
@@ -170,6 +176,27 @@ class EditionsTest {
                 .toString();
         assertThat(working).contains("29.4.3", "CB-7", "invented");
         assertThat(check(floor, "wind.floor").demand()).contains("governs on");
+    }
+
+    /** Widths of zones are data: wider zones never hold a module in a milder one. */
+    @Test
+    void widthsOfZonesComeFromTheirTable() {
+        CodeTables shipped = Jobs.SOLVER.tables();
+        CodeTable table = shipped.zones().table();
+        String wider = table.csv().replace("tilted_width_h,2", "tilted_width_h,2.5");
+        Solver other = new Solver(shipped.with(
+                CodeTable.read(table.id(), table.title(), "a later edition", "9", DataStatus.UNCONFIRMED, "", wider)));
+        Design before = Jobs.design();
+        Design after = other.solve(Jobs.job());
+        assertThat(after.site().zones().rule()).contains("2.5 roof heights");
+        int moved = 0;
+        for (int i = 0; i < before.holdDown().demands().size(); i++) {
+            String was = before.holdDown().demands().get(i).zone();
+            String is = after.holdDown().demands().get(i).zone();
+            assertThat(is.compareTo(was)).isNotNegative();
+            moved += is.equals(was) ? 0 : 1;
+        }
+        assertThat(moved).isPositive();
     }
 
     @Test

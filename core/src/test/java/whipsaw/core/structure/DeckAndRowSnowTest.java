@@ -194,6 +194,47 @@ class DeckAndRowSnowTest {
                 .isEmpty();
     }
 
+    /** A table states allowable loads: taken in strength design it would be used twice over. */
+    @Test
+    void aLoadTableSaysNothingOfStrengthAndASectionDoes() {
+        Map<String, Object> structure = structure("y", "2 m");
+        @SuppressWarnings("unchecked")
+        Map<String, Object> members =
+                new LinkedHashMap<>(((List<Map<String, Object>>) structure.get("members")).get(0));
+        members.put(
+                "type",
+                type(
+                        "shape",
+                        "table",
+                        "material",
+                        "steel",
+                        "table",
+                        List.of(Map.of("span", "8 m", "total", "9 kN/m"), Map.of("span", "12 m", "total", "5 kN/m"))));
+        structure.put("members", List.of(members));
+        assertThat(check(design(structure), "roof.members-j")).isNotNull();
+        Design strength = design(structure, "site.method", "strength");
+        assertThat(check(strength, "roof.members").demand()).contains("says nothing of strength");
+        assertThat(check(strength, "roof.members-j")).isNull();
+        // a section is weighed by both: factored loads and the larger resistance come out near each other
+        double allowable = design(structure("y", "2 m"))
+                .members()
+                .sets()
+                .get(0)
+                .worst()
+                .after()
+                .moment()
+                .utilisation();
+        double factored = design(structure("y", "2 m"), "site.method", "strength")
+                .members()
+                .sets()
+                .get(0)
+                .worst()
+                .after()
+                .moment()
+                .utilisation();
+        assertThat(factored / allowable).isBetween(0.85, 1.05);
+    }
+
     @Test
     void strengtheningOfABayTheRoofLacksIsSaid() {
         Map<String, Object> work = Map.of("id", "w", "members", "j", "kind", "double", "bays", "B2, Z9");

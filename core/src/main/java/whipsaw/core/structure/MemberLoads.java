@@ -190,13 +190,26 @@ final class MemberLoads {
     DeckSpan deck(Structure.Deck deck, List<MemberLines.Strip> strips) {
         DeckSpan worst = null;
         for (MemberLines.Strip strip : strips) {
+            List<Foot> there = feet.stream()
+                    .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
+                    .sorted(Comparator.comparingDouble(f -> across(strip, f)))
+                    .toList();
+            int next = 0;
             for (int i = 1; i < strip.lines().size(); i++) {
                 MemberLines.Line a = strip.lines().get(i - 1);
                 MemberLines.Line b = strip.lines().get(i);
+                while (next < there.size() && across(strip, there.get(next)) <= a.atM()) {
+                    next++;
+                }
+                int end = next;
+                while (end < there.size() && across(strip, there.get(end)) < b.atM()) {
+                    end++;
+                }
                 if (b.lowM() <= a.highM() + 1e-6
                         && b.atM() - a.atM() > deck.width().si() / 4) {
-                    worst = worse(worst, gap(deck, strip, a, b));
+                    worst = worse(worst, gap(deck, strip, a, b, there.subList(next, end)));
                 }
+                next = end;
             }
         }
         return worst;
@@ -206,12 +219,12 @@ final class MemberLoads {
         return a == null || b.after().utilisation() > a.after().utilisation() ? b : a;
     }
 
-    private DeckSpan gap(Structure.Deck deck, MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b) {
+    /** @param feet between the two members */
+    private DeckSpan gap(
+            Structure.Deck deck, MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> feet) {
         double width = deck.width().si();
         double span = b.atM() - a.atM();
         List<Foot> there = feet.stream()
-                .filter(f -> across(strip, f) > a.atM() && across(strip, f) < b.atM())
-                .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
                 .sorted(Comparator.comparingDouble(f -> along(strip, f)))
                 .toList();
         double heaviest = -1;

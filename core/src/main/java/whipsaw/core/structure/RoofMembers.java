@@ -174,9 +174,18 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                         + ", which the roof has not");
             }
         }
-        DeckSpan deck =
-                structure.deck() == null || !job.roof().fabric().flat() ? null : loads.deck(structure.deck(), strips);
+        DeckSpan deck = structure.deck() == null || !job.roof().fabric().flat()
+                ? null
+                : loads.deck(structure.deck(), underDeck(strips));
         return new RoofMembers(sets, deck, missing);
+    }
+
+    /** What the deck lies on: the beams only where nothing lies on them. */
+    private static List<MemberLines.Strip> underDeck(List<MemberLines.Strip> strips) {
+        List<MemberLines.Strip> upper = strips.stream()
+                .filter(s -> !s.lines().get(0).set().kind().equals("beam"))
+                .toList();
+        return upper.isEmpty() ? strips : upper;
     }
 
     private static List<String> missing(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown) {

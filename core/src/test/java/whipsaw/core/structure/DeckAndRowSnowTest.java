@@ -127,6 +127,20 @@ class DeckAndRowSnowTest {
     }
 
     @Test
+    void aDeckLiesOnTheJoistsAndNotOnTheBeamsBelowThem() {
+        Map<String, Object> structure = structure("y", "2 m", "deck", deck("300 mm"));
+        double alone = design(structure).members().deck().after().utilisation();
+        @SuppressWarnings("unchecked")
+        Map<String, Object> joists = ((List<Map<String, Object>>) structure.get("members")).get(0);
+        Map<String, Object> beams = new LinkedHashMap<>(joists);
+        beams.putAll(Map.of("id", "g", "name", "Girders", "kind", "beam", "along", "x", "spacing", "5 m"));
+        structure.put("members", List.of(beams, joists));
+        assertThat(design(structure).members().deck().after().utilisation()).isEqualTo(alone);
+        structure.put("members", List.of(beams));
+        assertThat(design(structure).members().deck().spanM()).isCloseTo(5, within(1e-9));
+    }
+
+    @Test
     void rowsGatherSnowOnTheirHighEdgesAndItIsGoneBeyondItsLength() {
         Design d = Jobs.design("site.snow", "0.6 kPa", "array.tilt", "15 deg");
         RowSnow rows = d.rowSnow();

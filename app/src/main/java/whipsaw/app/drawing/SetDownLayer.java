@@ -20,9 +20,12 @@ final class SetDownLayer {
             double h = s.depth().si();
             PlanDrawing.rect(svg, "setdown", x, y, w, h, 0);
             svg.path("class=\"setdown\"", "M" + Svg.u(x) + " " + Svg.u(-y) + "L" + Svg.u(x + w) + " " + Svg.u(-y - h));
+            // its name reaches towards the middle of the roof, off the names of zones at the edges
+            boolean left = x + w / 2 < design.plan().outline().getCentroid().getX();
             svg.text(
-                    "class=\"setdownname\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.8) + "\"",
-                    x + w / 2,
+                    "class=\"setdownname\" text-anchor=\"" + (left ? "start" : "end") + "\" font-size=\""
+                            + Svg.u(textM * 0.8) + "\"",
+                    left ? x : x + w,
                     y + h + textM * 0.25,
                     s.name() + " ×" + s.high());
         }

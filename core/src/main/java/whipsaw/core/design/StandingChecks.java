@@ -40,7 +40,7 @@ final class StandingChecks {
                     Verdict.NOT_ESTABLISHED,
                     source,
                     "roof.footprint",
-                    "enter S_DS and the stories of the building"));
+                    "enter it under Site"));
             return;
         }
         UnitSystem units = design.job().project().units();

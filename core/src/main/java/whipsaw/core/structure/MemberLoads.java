@@ -1,7 +1,6 @@
 package whipsaw.core.structure;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.function.Function;
 import whipsaw.core.catalogue.MemberType;
@@ -104,7 +103,7 @@ final class MemberLoads {
     }
 
     /** What stands on one line: weights, and areas that keep the live load off, at their places along it. */
-    private record Standing(List<Beam.Load> weights, List<Beam.Load> covered) {
+    record Standing(List<Beam.Load> weights, List<Beam.Load> covered) {
         Standing() {
             this(new ArrayList<>(), new ArrayList<>());
         }
@@ -158,7 +157,7 @@ final class MemberLoads {
      *
      * @param rowed with what rows of modules gather
      */
-    private List<Beam.Load> drifted(MemberLines.Line line, boolean alongX, boolean rowed) {
+    List<Beam.Load> drifted(MemberLines.Line line, boolean alongX, boolean rowed) {
         List<Beam.Load> loads = new ArrayList<>();
         boolean any = snow != null && !snow.sources().isEmpty() || rowed && rows != null;
         double piece = line.spanM() / PIECES;
@@ -176,129 +175,11 @@ final class MemberLoads {
         return loads;
     }
 
-    private double more(boolean alongX, double along, double across, boolean rowed) {
+    double more(boolean alongX, double along, double across, boolean rowed) {
         double x = alongX ? along : across;
         double y = alongX ? across : along;
         double most = snow == null ? 0 : snow.moreThanUniform(x, y);
         return rowed && rows != null ? Math.max(most, rows.moreThanUniform(x, y)) : most;
-    }
-
-    /**
-     * The deck between members, its worst strip; null where no two members lie side by side. In every gap the strip that
-     * feet and drifted snow together load most is looked at, and the one under the deepest drift.
-     */
-    DeckSpan deck(Structure.Deck deck, List<MemberLines.Strip> strips) {
-        DeckSpan worst = null;
-        for (MemberLines.Strip strip : strips) {
-            List<Foot> there = feet.stream()
-                    .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
-                    .sorted(Comparator.comparingDouble(f -> across(strip, f)))
-                    .toList();
-            int next = 0;
-            for (int i = 1; i < strip.lines().size(); i++) {
-                MemberLines.Line a = strip.lines().get(i - 1);
-                MemberLines.Line b = strip.lines().get(i);
-                while (next < there.size() && across(strip, there.get(next)) <= a.atM()) {
-                    next++;
-                }
-                int end = next;
-                while (end < there.size() && across(strip, there.get(end)) < b.atM()) {
-                    end++;
-                }
-                if (b.lowM() <= a.highM() + 1e-6
-                        && b.atM() - a.atM() > deck.width().si() / 4) {
-                    worst = worse(worst, gap(deck, strip, a, b, there.subList(next, end)));
-                }
-                next = end;
-            }
-        }
-        return worst;
-    }
-
-    private static DeckSpan worse(DeckSpan a, DeckSpan b) {
-        return a == null || b.after().utilisation() > a.after().utilisation() ? b : a;
-    }
-
-    /** @param feet between the two members */
-    private DeckSpan gap(
-            Structure.Deck deck, MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> feet) {
-        double width = deck.width().si();
-        double span = b.atM() - a.atM();
-        List<Foot> there = feet.stream()
-                .sorted(Comparator.comparingDouble(f -> along(strip, f)))
-                .toList();
-        double heaviest = -1;
-        double at = (strip.fromM() + strip.toM()) / 2;
-        double[] drifts = new double[PIECES];
-        double piece = (strip.toM() - strip.fromM()) / PIECES;
-        double deepest = 0;
-        for (int i = 0; i < PIECES; i++) {
-            double place = strip.fromM() + (i + 0.5) * piece;
-            drifts[i] = more(strip.alongX(), place, (a.atM() + b.atM()) / 2, true);
-            if (drifts[i] > deepest) {
-                deepest = drifts[i];
-                at = place;
-            }
-        }
-        DeckSpan worst = strip(deck, strip, a, b, there, at);
-        int last = 0;
-        double weight = 0;
-        double best = Double.NaN;
-        for (int first = 0; first < there.size(); first++) {
-            double from = along(strip, there.get(first));
-            while (last < there.size() && along(strip, there.get(last)) <= from + width) {
-                weight += lever(strip, there.get(last++), a, span);
-            }
-            int index = (int) Math.min(PIECES - 1, Math.max(0, (from - strip.fromM()) / piece));
-            double bound = weight + drifts[index] * width * span * span / 8;
-            if (bound > heaviest) {
-                heaviest = bound;
-                best = from + width / 2;
-            }
-            weight -= lever(strip, there.get(first), a, span);
-        }
-        return Double.isNaN(best) ? worst : worse(worst, strip(deck, strip, a, b, there, best));
-    }
-
-    /** Moment under a foot of a simple span. */
-    private static double lever(MemberLines.Strip strip, Foot f, MemberLines.Line a, double span) {
-        double from = across(strip, f) - a.atM();
-        return f.newton() * from * (span - from) / span;
-    }
-
-    private static double along(MemberLines.Strip strip, Foot f) {
-        return strip.alongX() ? f.x() : f.y();
-    }
-
-    private static double across(MemberLines.Strip strip, Foot f) {
-        return strip.alongX() ? f.y() : f.x();
-    }
-
-    /** One strip of deck as a member across a gap, with the feet on it. */
-    private DeckSpan strip(
-            Structure.Deck deck,
-            MemberLines.Strip strip,
-            MemberLines.Line a,
-            MemberLines.Line b,
-            List<Foot> there,
-            double at) {
-        double half = deck.width().si() / 2;
-        MemberLines.Line line =
-                new MemberLines.Line(a.set(), a.number(), a.bay(), at, a.atM(), b.atM(), at - half, at + half, false);
-        Standing standing = new Standing();
-        for (Foot f : there) {
-            if (Math.abs(along(strip, f) - at) <= half + 1e-9) {
-                standing.add(across(strip, f) - a.atM(), f, 1);
-            }
-        }
-        double span = line.spanM();
-        MemberState before =
-                state(deck.type(), null, line, new Standing(), drifted(line, !strip.alongX(), false), 0, span, 1);
-        MemberState after = state(deck.type(), null, line, standing, drifted(line, !strip.alongX(), true), 0, span, 1);
-        double newton =
-                standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
-        return new DeckSpan(
-                a.number(), b.number(), a.bay(), at, span, standing.weights().size(), newton, before, after);
     }
 
     /** Hands a foot to the members on either side of it, or to one and the wall or beam where the bays end. */
@@ -405,7 +286,7 @@ final class MemberLoads {
      * @param beginM where the span begins on the line
      * @param count members side by side
      */
-    private MemberState state(
+    MemberState state(
             MemberType type,
             Measure bearing,
             MemberLines.Line line,

@@ -123,12 +123,13 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
         if (!missing.isEmpty()) {
             return new RoofMembers(List.of(), null, missing);
         }
+        List<Foot> feet = feet(job, layout, holdDown);
         MemberLoads loads = new MemberLoads(
                 structure,
                 site,
                 rows,
                 wind,
-                feet(job, layout, holdDown),
+                feet,
                 tables.members(),
                 job.site().code().combinations());
         Map<String, List<Member>> bySet = new HashMap<>();
@@ -176,7 +177,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
         }
         DeckSpan deck = structure.deck() == null || !job.roof().fabric().flat()
                 ? null
-                : loads.deck(structure.deck(), underDeck(strips));
+                : new DeckLoads(loads, structure.deck(), feet).worst(underDeck(strips));
         return new RoofMembers(sets, deck, missing);
     }
 

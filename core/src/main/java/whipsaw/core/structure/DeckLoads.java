@@ -1,0 +1,139 @@
+package whipsaw.core.structure;
+
+import java.util.Comparator;
+import java.util.List;
+import whipsaw.core.job.Structure;
+import whipsaw.core.structure.RoofMembers.Foot;
+
+/** Looks for the strip of deck between two members that carries most for what it takes. */
+final class DeckLoads {
+    private final MemberLoads loads;
+    private final Structure.Deck deck;
+    private final List<Foot> feet;
+
+    DeckLoads(MemberLoads loads, Structure.Deck deck, List<Foot> feet) {
+        this.loads = loads;
+        this.deck = deck;
+        this.feet = feet;
+    }
+
+    /**
+     * The deck between members, its worst strip; null where no two members lie side by side. In every gap the strip that
+     * feet and drifted snow together load most is looked at, and the one under the deepest drift.
+     */
+    DeckSpan worst(List<MemberLines.Strip> strips) {
+        DeckSpan worst = null;
+        for (MemberLines.Strip strip : strips) {
+            List<Foot> there = feet.stream()
+                    .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
+                    .sorted(Comparator.comparingDouble(f -> across(strip, f)))
+                    .toList();
+            int next = 0;
+            for (int i = 1; i < strip.lines().size(); i++) {
+                MemberLines.Line a = strip.lines().get(i - 1);
+                MemberLines.Line b = strip.lines().get(i);
+                while (next < there.size() && across(strip, there.get(next)) <= a.atM()) {
+                    next++;
+                }
+                int end = next;
+                while (end < there.size() && across(strip, there.get(end)) < b.atM()) {
+                    end++;
+                }
+                if (b.lowM() <= a.highM() + 1e-6
+                        && b.atM() - a.atM() > deck.width().si() / 4) {
+                    worst = worse(worst, gap(strip, a, b, there.subList(next, end)));
+                }
+                next = end;
+            }
+        }
+        return worst;
+    }
+
+    private static DeckSpan worse(DeckSpan a, DeckSpan b) {
+        return a == null || b.after().utilisation() > a.after().utilisation() ? b : a;
+    }
+
+    /** @param feet between the two members */
+    private DeckSpan gap(MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> feet) {
+        double width = deck.width().si();
+        double span = b.atM() - a.atM();
+        List<Foot> there = feet.stream()
+                .sorted(Comparator.comparingDouble(f -> along(strip, f)))
+                .toList();
+        double heaviest = -1;
+        double at = (strip.fromM() + strip.toM()) / 2;
+        double[] drifts = new double[MemberLoads.PIECES];
+        double piece = (strip.toM() - strip.fromM()) / MemberLoads.PIECES;
+        double deepest = 0;
+        for (int i = 0; i < MemberLoads.PIECES; i++) {
+            double place = strip.fromM() + (i + 0.5) * piece;
+            drifts[i] = loads.more(strip.alongX(), place, (a.atM() + b.atM()) / 2, true);
+            if (drifts[i] > deepest) {
+                deepest = drifts[i];
+                at = place;
+            }
+        }
+        DeckSpan worst = strip(strip, a, b, there, at);
+        int last = 0;
+        double weight = 0;
+        double best = Double.NaN;
+        for (int first = 0; first < there.size(); first++) {
+            double from = along(strip, there.get(first));
+            while (last < there.size() && along(strip, there.get(last)) <= from + width) {
+                weight += lever(strip, there.get(last++), a, span);
+            }
+            int index = (int) Math.min(MemberLoads.PIECES - 1, Math.max(0, (from - strip.fromM()) / piece));
+            double bound = weight + drifts[index] * width * span * span / 8;
+            if (bound > heaviest) {
+                heaviest = bound;
+                best = from + width / 2;
+            }
+            weight -= lever(strip, there.get(first), a, span);
+        }
+        return Double.isNaN(best) ? worst : worse(worst, strip(strip, a, b, there, best));
+    }
+
+    /** Moment under a foot of a simple span. */
+    private static double lever(MemberLines.Strip strip, Foot f, MemberLines.Line a, double span) {
+        double from = across(strip, f) - a.atM();
+        return f.newton() * from * (span - from) / span;
+    }
+
+    private static double along(MemberLines.Strip strip, Foot f) {
+        return strip.alongX() ? f.x() : f.y();
+    }
+
+    private static double across(MemberLines.Strip strip, Foot f) {
+        return strip.alongX() ? f.y() : f.x();
+    }
+
+    /** One strip of deck as a member across a gap, with the feet on it. */
+    private DeckSpan strip(
+            MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> there, double at) {
+        double half = deck.width().si() / 2;
+        MemberLines.Line line =
+                new MemberLines.Line(a.set(), a.number(), a.bay(), at, a.atM(), b.atM(), at - half, at + half, false);
+        MemberLoads.Standing standing = new MemberLoads.Standing();
+        for (Foot f : there) {
+            if (Math.abs(along(strip, f) - at) <= half + 1e-9) {
+                standing.add(across(strip, f) - a.atM(), f, 1);
+            }
+        }
+        double span = line.spanM();
+        MemberState before = loads.state(
+                deck.type(),
+                null,
+                line,
+                new MemberLoads.Standing(),
+                loads.drifted(line, !strip.alongX(), false),
+                0,
+                span,
+                1);
+        MemberState after =
+                loads.state(deck.type(), null, line, standing, loads.drifted(line, !strip.alongX(), true), 0, span, 1);
+        double newton =
+                standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
+        return new DeckSpan(
+                a.number(), b.number(), a.bay(), at, span, standing.weights().size(), newton, before, after);
+    }
+}

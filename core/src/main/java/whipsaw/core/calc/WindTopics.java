@@ -7,6 +7,7 @@ import java.util.List;
 import whipsaw.core.holddown.FlushPanel;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.roof.RectangleZones;
+import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.Curve;
@@ -133,8 +134,7 @@ final class WindTopics {
         if (!violations.isEmpty()) {
             return;
         }
-        boolean edge = in.flag("is_exposed")
-                && Limits.atMost(in.distance("distance_from_row_end"), TiltedArray.EDGE_FACTOR_REACH * chord);
+        boolean edge = TiltedArray.edgeFactorActs(in.flag("is_exposed"), in.distance("distance_from_row_end"), chord);
         String zone = RectangleZones.zone(dx, dy, 2 * height);
         TiltedArray.Pressure p = TiltedArray.pressure(setting, zone, edge, tables.wind());
         out.put("Kz", q.kz())
@@ -185,12 +185,15 @@ final class WindTopics {
         if (!violations.isEmpty()) {
             return;
         }
-        boolean edge = in.flag("is_exposed")
-                && Limits.atMost(in.distance("distance_from_row_end"), TiltedArray.EDGE_FACTOR_REACH * in.length("Lp"));
+        boolean edge = TiltedArray.edgeFactorActs(
+                in.flag("is_exposed"), in.distance("distance_from_row_end"), in.length("Lp"));
         boolean given = in.has("gcp_curve_value");
         String zone = given
                 ? in.text("zone")
-                : FlushPanel.lowSlopeZone(in.length("dx"), in.length("dy"), in.positive("h", Quantity.LENGTH));
+                : FlushPanel.lowSlopeZone(
+                        in.length("dx"),
+                        in.length("dy"),
+                        LowSlopeZones.Widths.at(in.positive("h", Quantity.LENGTH), tables.zones()));
         FlushPanel.Pressure p = FlushPanel.of(
                 q.pressurePa(),
                 in.positive("effective_area", Quantity.AREA),

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
+import whipsaw.core.job.Job;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.FootPressure;
@@ -65,6 +66,24 @@ final class StandingChecks {
     }
 
     private static void attached(Design design, List<Check> checks) {
+        Job.Attachments asked = design.job().array().attachments();
+        List<String> unknown = asked == null
+                ? List.of()
+                : asked.bays().stream()
+                        .filter(name -> design.plan().bays().stream()
+                                .noneMatch(b -> b.name().equals(name)))
+                        .toList();
+        if (!unknown.isEmpty()) {
+            checks.add(Check.stated(
+                    "array.attached-bays",
+                    "Bays with attachments",
+                    "bay " + String.join(", ", unknown) + ", which the roof has not",
+                    "bays that are there",
+                    Verdict.NOT_ESTABLISHED,
+                    "as entered",
+                    "total.blocks",
+                    "name bays as on the plan, or none for all of them"));
+        }
         AttachedArray a = design.attached();
         if (a == null) {
             return;

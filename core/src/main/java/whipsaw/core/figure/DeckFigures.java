@@ -4,6 +4,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.DeckSpan;
 import whipsaw.core.structure.MemberState;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -15,7 +16,7 @@ final class DeckFigures {
     private DeckFigures() {}
 
     /** Null where nothing is known of the deck. */
-    static Working deck(Design design) {
+    static Working deck(Design design, CodeTables tables) {
         DeckSpan d = design.members().deck();
         if (d == null) {
             return null;
@@ -65,36 +66,25 @@ final class DeckFigures {
                         Show.both(units, Dimension.FORCE, d.arrayN()),
                         "a foot is shared over the width of the strip",
                         Term.computed("n", "feet", String.valueOf(d.feet()), null));
-        compare(
-                w,
-                "M",
-                "moment",
-                Show.moment(units, after.moment().effect()),
-                Show.moment(units, after.moment().limit()),
-                after.moment(),
-                d.before().moment());
+        PartSteps steps = new PartSteps(w, units);
+        steps.moment("moment", after.moment(), d.before().moment());
         if (!Double.isNaN(after.shear().limit())) {
-            compare(
-                    w,
-                    "V",
-                    "shear",
-                    Show.both(units, Dimension.FORCE, after.shear().effect()),
-                    Show.both(units, Dimension.FORCE, after.shear().limit()),
-                    after.shear(),
-                    d.before().shear());
+            steps.force("V", "shear", after.shear(), d.before().shear());
         }
-        deflection(
-                w,
-                units,
-                "deflection under all of it",
-                after.total(),
-                d.before().total());
-        deflection(
-                w,
-                units,
-                "deflection under snow or live load",
-                after.variable(),
-                d.before().variable());
+        if (!Double.isNaN(after.total().limit())) {
+            steps.deflection(
+                    "deflection under all of it",
+                    "deflection_total_span_over",
+                    tables.members(),
+                    after.total(),
+                    d.before().total());
+            steps.deflection(
+                    "deflection under snow or live load",
+                    "deflection_variable_span_over",
+                    tables.members(),
+                    after.variable(),
+                    d.before().variable());
+        }
         return w.note("Section " + deck.type().info().name() + ", "
                         + deck.type().info().status().words() + ", with the resistance factors of its material.")
                 .note(
@@ -113,38 +103,5 @@ final class DeckFigures {
                                 units,
                                 Dimension.LINE_LOAD,
                                 (s.dead().si() + s.live().si()) * width);
-    }
-
-    private static void deflection(
-            Working.Builder w, UnitSystem units, String words, MemberState.Part part, MemberState.Part before) {
-        if (!Double.isNaN(part.limit())) {
-            compare(
-                    w,
-                    "δ",
-                    words,
-                    Show.both(units, Dimension.PART_LENGTH, part.effect()),
-                    Show.both(units, Dimension.PART_LENGTH, part.limit()),
-                    part,
-                    before);
-        }
-    }
-
-    private static void compare(
-            Working.Builder w,
-            String symbol,
-            String words,
-            String effect,
-            String limit,
-            MemberState.Part part,
-            MemberState.Part before) {
-        w.step(
-                symbol,
-                words,
-                "{effect} / {limit}",
-                Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3)
-                        + " without the array)",
-                part.combination(),
-                Term.computed("effect", "largest on the strip", effect, null),
-                Term.computed("limit", "what it takes", limit, null));
     }
 }

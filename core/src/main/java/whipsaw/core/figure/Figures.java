@@ -42,7 +42,7 @@ public final class Figures {
             case "site.drift" -> SnowFigures.drifts(design, tables);
             case "seismic.room" -> StandingFigures.room(design, tables);
             case "array.attachments" -> AttachmentFigures.attachments(design, tables);
-            case "roof.deck" -> DeckFigures.deck(design);
+            case "roof.deck" -> DeckFigures.deck(design, tables);
             case "roof.feet" -> StandingFigures.feet(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);

@@ -40,14 +40,17 @@ final class HoldDownFigures {
                 .step(
                         "zone",
                         "most severe zone the module touches",
-                        "within {2h} of one edge: 2; of both edges of an outside corner: 3; else 1",
+                        "within {w} of one edge: 2; of both edges of an outside corner: 3; else 1",
                         "zone " + demand.zone(),
                         "Fig. 29.4-7; on other than rectangles our convention, to be confirmed by an engineer",
-                        Term.given(
-                                "2h",
-                                "twice the roof height",
-                                feet(2 * s.meanRoofHeightM()),
-                                job.roof().height()))
+                        Term.data(
+                                "w",
+                                "width of the edge zones, "
+                                        + significant(tables.zones().value("tilted_width_h"), 3)
+                                        + " times the roof height of " + feet(s.meanRoofHeightM()),
+                                feet(tables.zones().value("tilted_width_h") * s.meanRoofHeightM()),
+                                Origin.TABLE,
+                                tables.zones().table()))
                 .step(
                         "A",
                         "effective wind area",

@@ -25,6 +25,7 @@ final class MemberFigures {
     private final MemberTables tables;
     private final String family;
     private final Working.Builder w;
+    private final PartSteps steps;
 
     private MemberFigures(
             Design design, RoofMembers.Checked set, RoofMembers.Member member, String key, CodeTables tables) {
@@ -41,6 +42,7 @@ final class MemberFigures {
                         + member.after().governing() + "; "
                         + Show.number(member.before().utilisation(), 2)
                         + " without the array");
+        this.steps = new PartSteps(w, units);
     }
 
     /** @param place id of the set and number of the member, joists/B2-3 */
@@ -202,7 +204,7 @@ final class MemberFigures {
                         Show.both(units, Dimension.SECTION_MODULUS, s.modulusM3()),
                         Origin.CATALOGUE,
                         type.info()));
-        compare(
+        steps.compare(
                 "M",
                 "moment",
                 moment(m.effect()),
@@ -211,7 +213,7 @@ final class MemberFigures {
                 member.before().moment());
         MemberState.Part v = member.after().shear();
         if (!Double.isNaN(v.limit())) {
-            compare(
+            steps.compare(
                     "V",
                     "shear at a support",
                     Show.both(units, Dimension.FORCE, v.effect()),
@@ -219,26 +221,18 @@ final class MemberFigures {
                     v,
                     member.before().shear());
         }
-        deflection(
+        steps.deflection(
                 "deflection under all of it",
                 "deflection_total_span_over",
+                tables,
                 member.after().total(),
                 member.before().total());
-        deflection(
+        steps.deflection(
                 "deflection under snow or live load",
                 "deflection_variable_span_over",
+                tables,
                 member.after().variable(),
                 member.before().variable());
-    }
-
-    private void deflection(String words, String limit, MemberState.Part part, MemberState.Part before) {
-        compare(
-                "δ",
-                words + ", limit: span over " + Show.number(tables.limit(limit), 0),
-                Show.both(units, Dimension.PART_LENGTH, part.effect()),
-                Show.both(units, Dimension.PART_LENGTH, part.limit()),
-                part,
-                before);
     }
 
     private void table() {
@@ -252,7 +246,7 @@ final class MemberFigures {
                 "maker's or engineer's load table; straight between two spans of it",
                 Term.computed("L", "span", length(span), null),
                 Term.data("table", "load table", type.info().name(), Origin.CATALOGUE, type.info()));
-        compare(
+        steps.compare(
                 "M",
                 "moment, against that of the table's load",
                 moment(m.effect()),
@@ -260,7 +254,7 @@ final class MemberFigures {
                 m,
                 member.before().moment());
         MemberState.Part v = member.after().shear();
-        compare(
+        steps.compare(
                 "V",
                 "shear, against that of the table's load",
                 Show.both(units, Dimension.FORCE, v.effect()),
@@ -269,7 +263,7 @@ final class MemberFigures {
                 member.before().shear());
         MemberState.Part d = member.after().variable();
         if (!Double.isNaN(d.limit())) {
-            compare(
+            steps.compare(
                     "w_d",
                     "snow or live load, against the load of the table's deflection limit",
                     line(d.effect()),
@@ -279,26 +273,13 @@ final class MemberFigures {
         }
     }
 
-    private void compare(
-            String symbol, String words, String effect, String limit, MemberState.Part part, MemberState.Part before) {
-        w.step(
-                symbol,
-                words,
-                "{effect} / {limit}",
-                Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3)
-                        + " without the array)",
-                part.combination(),
-                Term.computed("effect", "largest on the member", effect, null),
-                Term.computed("limit", "what it takes", limit, null));
-    }
-
     private void bearing() {
         MemberState.Part b = member.after().bearing();
         if (Double.isNaN(b.limit())) {
             w.note("What an end may set down on its support is not entered: bearing is not checked.");
             return;
         }
-        compare(
+        steps.compare(
                 "R",
                 "set down at an end, against what it may bear",
                 Show.both(units, Dimension.FORCE, b.effect()),

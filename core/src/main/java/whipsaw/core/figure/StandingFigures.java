@@ -102,8 +102,7 @@ final class StandingFigures {
                         Term.data(
                                 "A",
                                 "area of a foot",
-                                Show.significant(f.areaM2() * 1e4 / 6.4516, 3) + " in² ["
-                                        + Show.significant(f.areaM2() * 1e4, 3) + " cm²]",
+                                Show.both(units, Dimension.PART_AREA, f.areaM2()),
                                 Origin.CATALOGUE,
                                 design.job().array().tray().info()));
         if (!Double.isNaN(f.withSnowPa())) {

@@ -244,7 +244,7 @@ final class TotalFigures {
         UnitSystem units = design.job().project().units();
         w.step(
                 "η",
-                "utilisation of the allowance given by " + allowance.givenBy() + " on " + allowance.date(),
+                "utilisation of the " + allowance.source(),
                 "{q} / {q_a}",
                 Show.number(load.utilisation(), 3),
                 "",

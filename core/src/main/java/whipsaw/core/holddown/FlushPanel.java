@@ -3,6 +3,7 @@ package whipsaw.core.holddown;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.table.Curve;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Limits;
@@ -60,20 +61,18 @@ public final class FlushPanel {
     }
 
     /**
-     * Zone of a roof up to 7 deg from the distances to the nearest edges, Fig. 30.3-2A: an L of legs 0.6 h long and
-     * 0.2 h wide at each corner is 3; a place on a boundary is in the more severe zone.
+     * Zone of a roof up to 7 deg from the distances to the nearest edges, Fig. 30.3-2A: an L at each corner is 3; a
+     * place on a boundary is in the more severe zone.
      */
-    public static String lowSlopeZone(double dxM, double dyM, double heightM) {
+    public static String lowSlopeZone(double dxM, double dyM, LowSlopeZones.Widths widths) {
         double nearest = Math.min(dxM, dyM);
-        if (Limits.atMost(dxM, 0.6 * heightM)
-                && Limits.atMost(dyM, 0.6 * heightM)
-                && Limits.atMost(nearest, 0.2 * heightM)) {
+        if (Limits.atMost(Math.max(dxM, dyM), widths.edge()) && Limits.atMost(nearest, widths.corner())) {
             return "3";
         }
-        if (Limits.atMost(nearest, 0.6 * heightM)) {
+        if (Limits.atMost(nearest, widths.edge())) {
             return "2";
         }
-        return Limits.atMost(nearest, 1.2 * heightM) ? "1" : "1p";
+        return Limits.atMost(nearest, widths.inner()) ? "1" : "1p";
     }
 
     /** Sorted codes of the limits of the method that are passed; empty inside the scope. */

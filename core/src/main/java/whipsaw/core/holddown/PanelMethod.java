@@ -115,6 +115,7 @@ abstract class PanelMethod {
         private final SiteActions site;
         private final ArrayLayout layout;
         private final RoofPlan plan;
+        private final CodeTables tables;
         private final NetCoefficients set;
         private final String id;
 
@@ -124,6 +125,7 @@ abstract class PanelMethod {
             this.site = site;
             this.layout = layout;
             this.id = job.site().code().coefficients();
+            this.tables = tables;
             this.set = tables.netCoefficients(id);
         }
 
@@ -179,6 +181,12 @@ abstract class PanelMethod {
             }
             if (set == null) {
                 missing.add("net-coefficient set '" + id + "'");
+            }
+            boolean floored = !Double.isNaN(job.site().floorShare());
+            if (floored
+                    && job.site().code() instanceof Job.AsceSite asce
+                    && !tables.editions().has(asce.edition(), EditionTable.Part.TILTED_ARRAY)) {
+                missing.add(EditionTable.Part.TILTED_ARRAY.missing(asce.edition()) + ", for the floor");
             }
             return missing;
         }

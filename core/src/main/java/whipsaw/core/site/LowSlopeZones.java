@@ -27,15 +27,19 @@ public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<Z
      * @param edge of the edge zone, and length of those legs
      * @param inner from the edge to the field
      */
-    public record Widths(double corner, double edge, double inner) {}
+    public record Widths(double corner, double edge, double inner) {
+        /** At a mean roof height. */
+        public static Widths at(double heightM, ParameterTable table) {
+            return new Widths(
+                    table.value("low_slope_corner_width_h") * heightM,
+                    table.value("low_slope_edge_width_h") * heightM,
+                    table.value("low_slope_inner_width_h") * heightM);
+        }
+    }
 
     public static LowSlopeZones of(RoofPlan plan, ParameterTable table) {
         double height = plan.roof().height().si();
-        Widths widths = new Widths(
-                table.value("low_slope_corner_width_h") * height,
-                table.value("low_slope_edge_width_h") * height,
-                table.value("low_slope_inner_width_h") * height);
-        return new LowSlopeZones(plan, height, widths, ZoneCorner.of(plan));
+        return new LowSlopeZones(plan, height, Widths.at(height, table), ZoneCorner.of(plan));
     }
 
     @Override

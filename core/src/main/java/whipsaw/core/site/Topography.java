@@ -35,11 +35,6 @@ public record Topography(
         double k3,
         double factor,
         CodeTable table) {
-    private static final double STEEPEST = 0.5;
-    private static final double LEAST_STEEP = 0.2;
-    private static final double LEAST_FT = 15;
-    private static final double LEAST_IN_B_FT = 60;
-
     /** Null without a hill. */
     public static Topography of(Job.Ground ground, double heightM, CodeTables tables) {
         Job.Hill hill = ground.hill();
@@ -53,17 +48,19 @@ public record Topography(
                 .findFirst()
                 .orElseThrow();
         double steepness = hill.height().si() / hill.halfLength().si();
-        double least = ground.exposure().equals("B") ? LEAST_IN_B_FT : LEAST_FT;
+        double least = CodeTable.number(row, "least_height_ft");
+        double leastSteep = CodeTable.number(row, "least_steepness");
+        double mostSteep = CodeTable.number(row, "most_steepness");
         String tooLow = "";
-        if (Limits.above(LEAST_STEEP, steepness)) {
-            tooLow = "height over half length is below 0.2";
+        if (Limits.above(leastSteep, steepness)) {
+            tooLow = "height over half length is below " + significant(leastSteep, 2);
         } else if (Limits.above(least, Unit.FOOT.fromSi(hill.height().si()))) {
             tooLow = "it is lower than " + significant(least, 3) + " ft, exposure " + ground.exposure();
         }
-        boolean steep = Limits.above(steepness, STEEPEST);
+        boolean steep = Limits.above(steepness, mostSteep);
         double half = steep ? 2 * hill.height().si() : hill.halfLength().si();
         double mu = CodeTable.number(row, hill.distance().si() > 0 ? "mu_downwind" : "mu_upwind");
-        double k1 = CodeTable.number(row, "k1_per_steepness") * Math.min(steepness, STEEPEST);
+        double k1 = CodeTable.number(row, "k1_per_steepness") * Math.min(steepness, mostSteep);
         double k2 = Math.max(0, 1 - Math.abs(hill.distance().si()) / (mu * half));
         double k3 = Math.exp(-CodeTable.number(row, "gamma") * heightM / half);
         double sum = 1 + k1 * k2 * k3;

@@ -21,6 +21,8 @@ public enum Unit {
     MILE(Quantity.LENGTH, "mi", "1609.344", "mi", "mile", "miles"),
 
     SQUARE_METRE(Quantity.AREA, "m²", "1", "m2", "sqm", "sq m"),
+    SQUARE_CENTIMETRE(Quantity.AREA, "cm²", "0.0001", "cm2", "sq cm"),
+    SQUARE_INCH(Quantity.AREA, "in²", "0.00064516", "in2", "sqin", "sq in"),
     SQUARE_FOOT(Quantity.AREA, "ft²", "0.09290304", "ft2", "sqft", "sq ft", "sf"),
 
     PASCAL(Quantity.PRESSURE, "Pa", "1", "pa", "n/m2"),

@@ -9,12 +9,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import whipsaw.core.site.AsceDrift;
+import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Unit;
 
 /** Panels parallel to a roof and drifts: zones of the figure, and what more of anything may not do. */
 class FlushPanelTest {
+    private static final LowSlopeZones.Widths WIDTHS =
+            LowSlopeZones.Widths.at(10, CodeTables.shipped().zones());
+
     private static final CodeTables TABLES = CodeTables.shipped();
     private static final PanelTables PANELS = TABLES.panels();
     private static final List<String> MILD_TO_SEVERE = List.of("1p", "1", "2", "3");
@@ -35,8 +39,8 @@ class FlushPanelTest {
         "6.1,6.1,1"
     })
     void theCornerIsAnLOfTwoLegs(double dx, double dy, String zone) {
-        assertThat(FlushPanel.lowSlopeZone(dx, dy, 10)).isEqualTo(zone);
-        assertThat(FlushPanel.lowSlopeZone(dy, dx, 10)).isEqualTo(zone);
+        assertThat(FlushPanel.lowSlopeZone(dx, dy, WIDTHS)).isEqualTo(zone);
+        assertThat(FlushPanel.lowSlopeZone(dy, dx, WIDTHS)).isEqualTo(zone);
     }
 
     @Test
@@ -45,8 +49,8 @@ class FlushPanelTest {
         for (int i = 0; i < 500; i++) {
             double dx = random.nextDouble() * 20;
             double dy = random.nextDouble() * 20;
-            String zone = FlushPanel.lowSlopeZone(dx, dy, 10);
-            String nearer = FlushPanel.lowSlopeZone(dx * random.nextDouble(), dy, 10);
+            String zone = FlushPanel.lowSlopeZone(dx, dy, WIDTHS);
+            String nearer = FlushPanel.lowSlopeZone(dx * random.nextDouble(), dy, WIDTHS);
             assertThat(MILD_TO_SEVERE.indexOf(nearer)).isGreaterThanOrEqualTo(MILD_TO_SEVERE.indexOf(zone));
             double area = 1 + random.nextDouble() * 60;
             FlushPanel.Pressure one = pressure(area, zone, false);

@@ -176,6 +176,13 @@ class EditionsTest {
                 .toString();
         assertThat(working).contains("29.4.3", "CB-7", "invented");
         assertThat(check(floor, "wind.floor").demand()).contains("governs on");
+        // the floor rests on figures of 29.4.3 as much as 29.4.3 does
+        Design later = Jobs.design("site.edition", "7-22", "site.coefficients", SET, "site.floorShare", 1.0);
+        assertThat(later.holdDown().missing()).singleElement().asString().contains("29.4.3", "for the floor");
+        assertThat(Jobs.design("site.edition", "7-22", "site.coefficients", SET)
+                        .holdDown()
+                        .missing())
+                .isEmpty();
     }
 
     /** Widths of zones are data: wider zones never hold a module in a milder one. */
@@ -197,6 +204,11 @@ class EditionsTest {
             moved += is.equals(was) ? 0 : 1;
         }
         assertThat(moved).isPositive();
+        String number = after.holdDown().demands().get(0).module().number();
+        assertThat(new Figures(after, other.tables())
+                        .working("uplift/" + number)
+                        .toString())
+                .contains("2.5 times the roof height");
     }
 
     @Test

@@ -131,6 +131,15 @@ class AttachedArrayTest {
         assertThat(inside).isPositive();
     }
 
+    @Test
+    void baysThatAreNotThereAreSaidAndNothingIsTakenForAttached() {
+        Design d = Jobs.design(
+                "array.attachments", each(0, "Z9"), "roof.bays", Map.of("alongX", "15 m", "alongY", "10 m"));
+        assertThat(d.attached()).isNull();
+        assertThat(check(d, "array.attached-bays").demand()).contains("Z9");
+        assertThat(check(d, "array.attached-bays").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+    }
+
     /** A bay that carries too much is made to pass by attachments, and the blocks come off there. */
     @ParameterizedTest
     @ValueSource(strings = {"roof.bay", "roof.footprint"})

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static whipsaw.core.structure.RoofMembersTest.design;
 import static whipsaw.core.structure.RoofMembersTest.structure;
 import static whipsaw.core.structure.RoofMembersTest.type;
+import static whipsaw.core.structure.RoofMembersTest.with;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -46,13 +47,7 @@ class DeckAndRowSnowTest {
     }
 
     private static Map<String, Object> bearing(String force) {
-        Map<String, Object> structure = structure("y", "2 m");
-        @SuppressWarnings("unchecked")
-        Map<String, Object> members =
-                new LinkedHashMap<>(((List<Map<String, Object>>) structure.get("members")).get(0));
-        members.put("bearing", force);
-        structure.put("members", List.of(members));
-        return structure;
+        return with(structure("y", "2 m"), "bearing", force);
     }
 
     @Test
@@ -211,11 +206,8 @@ class DeckAndRowSnowTest {
     /** A table states allowable loads: taken in strength design it would be used twice over. */
     @Test
     void aLoadTableSaysNothingOfStrengthAndASectionDoes() {
-        Map<String, Object> structure = structure("y", "2 m");
-        @SuppressWarnings("unchecked")
-        Map<String, Object> members =
-                new LinkedHashMap<>(((List<Map<String, Object>>) structure.get("members")).get(0));
-        members.put(
+        Map<String, Object> structure = with(
+                structure("y", "2 m"),
                 "type",
                 type(
                         "shape",
@@ -224,7 +216,6 @@ class DeckAndRowSnowTest {
                         "steel",
                         "table",
                         List.of(Map.of("span", "8 m", "total", "9 kN/m"), Map.of("span", "12 m", "total", "5 kN/m"))));
-        structure.put("members", List.of(members));
         assertThat(check(design(structure), "roof.members-j")).isNotNull();
         Design strength = design(structure, "site.method", "strength");
         assertThat(check(strength, "roof.members").demand()).contains("says nothing of strength");

@@ -88,6 +88,16 @@ class RoofMembersTest {
         return structure;
     }
 
+    /** The same with another value of its members. */
+    @SuppressWarnings("unchecked")
+    static Map<String, Object> with(Map<String, Object> structure, String key, Object value) {
+        Map<String, Object> members =
+                new LinkedHashMap<>(((List<Map<String, Object>>) structure.get("members")).get(0));
+        members.put(key, value);
+        structure.put("members", List.of(members));
+        return structure;
+    }
+
     static Design design(Map<String, Object> structure, Object... more) {
         Object[] all = new Object[more.length + 4];
         all[0] = "roof.structure";
@@ -206,10 +216,7 @@ class RoofMembersTest {
         String strength = 275 * least / 1.1 + " MPa";
         Map<String, Object> type = rolled("300 mm");
         type.put("strength", strength);
-        Map<String, Object> members =
-                new LinkedHashMap<>((Map<String, Object>) ((List<Map<String, Object>>) weak.get("members")).get(0));
-        members.put("type", type);
-        weak.put("members", List.of(members));
+        with(weak, "type", type);
         Design d = design(weak);
         Check check = d.checks().stream()
                 .filter(c -> c.id().equals("roof.members-j"))
@@ -278,10 +285,8 @@ class RoofMembersTest {
         Map<String, Object> bare = structure("y", "2 m");
         bare.remove("dead");
         assertThat(design(bare).members().missing()).containsExactly("the existing dead load");
-        Map<String, Object> table = structure("y", "2 m");
-        Map<String, Object> members =
-                new LinkedHashMap<>((Map<String, Object>) ((List<Map<String, Object>>) table.get("members")).get(0));
-        members.put(
+        Map<String, Object> table = with(
+                structure("y", "2 m"),
                 "type",
                 type(
                         "shape",
@@ -290,7 +295,6 @@ class RoofMembersTest {
                         "steel",
                         "table",
                         List.of(Map.of("span", "8 m", "total", "5 kN/m"))));
-        table.put("members", List.of(members));
         Design d = design(table);
         assertThat(d.members().sets()).isEmpty();
         assertThat(d.checks())

@@ -4,6 +4,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
@@ -57,6 +58,8 @@ public final class TestServer implements AutoCloseable {
      */
     public Page page(int width, int height, List<String> faults) {
         if (browser == null) {
+            // a busy machine answers late; a test waits for what it wants and not for a time
+            PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
             playwright = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             browser = playwright

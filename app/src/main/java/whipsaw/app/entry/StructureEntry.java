@@ -70,6 +70,12 @@ public final class StructureEntry extends EntryFields {
                 measure(PATH + ".dead", "Existing dead load", Dimension.LOAD, s.dead(), "not known"),
                 measure(PATH + ".live", "Roof live load", Dimension.LOAD, s.live(), "none"),
                 measure(
+                        PATH + ".windDown",
+                        "Wind pressing on the roof, engineer's",
+                        Dimension.LOAD,
+                        s.windDown(),
+                        "by the code's method"),
+                measure(
                         PATH + ".construction",
                         "Construction load allowed",
                         Dimension.LOAD,

@@ -6,6 +6,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -25,6 +26,7 @@ import whipsaw.core.structure.RowSnow;
  *
  * @param rowSnow snow that drifts against rows of modules; null for none
  * @param faceWind what the wind does to a pitched roof; null for a flat one
+ * @param downWind what the wind presses on roof and modules
  * @param seismic room to slide; null where the method is not asked for
  * @param attached what attachments hold; null where weight alone holds the array
  */
@@ -39,6 +41,7 @@ public record Design(
         RoofLoads loads,
         RowSnow rowSnow,
         FaceWind faceWind,
+        DownWind downWind,
         RoofMembers members,
         ArraySeismic seismic,
         AttachedArray attached,
@@ -53,8 +56,8 @@ public record Design(
     /** The same with its checks. */
     Design with(List<Check> all) {
         return new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, rowSnow, faceWind, members, seismic, attached,
-                feet, counts, all);
+                job, plan, site, layout, holdDown, circuits, run, loads, rowSnow, faceWind, downWind, members, seismic,
+                attached, feet, counts, all);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */

@@ -8,6 +8,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.CircuitStage;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.HoldDownStage;
@@ -68,14 +69,15 @@ public final class Solver {
         RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
         FaceWind wind = FaceWind.of(job, plan, tables);
         RowSnow rows = RowSnow.of(job, plan, site, layout, tables);
-        RoofMembers members = RoofMembers.of(job, plan, site, rows, wind, layout, holdDown, tables);
+        DownWind down = DownWind.of(job, plan, site, wind, layout, holdDown, tables);
+        RoofMembers members = RoofMembers.of(job, plan, site, rows, wind, down, layout, holdDown, tables);
         AttachedArray attached = AttachedArray.of(job, layout, holdDown, loads, tables);
         ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
-        FootPressure feet = FootPressure.of(job, site, layout, holdDown, tables);
+        FootPressure feet = FootPressure.of(job, site, down, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, rows, wind, members, seismic, attached, feet,
-                counts, List.of());
+                job, plan, site, layout, holdDown, circuits, run, loads, rows, wind, down, members, seismic, attached,
+                feet, counts, List.of());
         return design.with(Check.ranked(DesignChecks.of(design, tables)));
     }
 

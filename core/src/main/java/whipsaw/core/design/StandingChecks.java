@@ -113,7 +113,7 @@ final class StandingChecks {
             return;
         }
         UnitSystem units = design.job().project().units();
-        boolean lasting = f.lastingPa() / f.lastingMostPa() >= f.withSnowPa() / f.withSnowMostPa();
+        boolean lasting = f.lastingPa() / f.lastingMostPa() >= f.shortPa() / f.withSnowMostPa();
         String title = "Feet on the insulation, module " + f.module();
         if (Double.isNaN(f.utilisation())) {
             checks.add(Check.stated(
@@ -125,14 +125,15 @@ final class StandingChecks {
                     "compressive strength of the insulation",
                     "roof.feet",
                     "enter the strength of the insulation"
-                            + (Double.isNaN(f.withSnowPa()) ? " and the ground snow load" : "")));
+                            + (Double.isNaN(f.withSnowPa()) ? " and the ground snow load" : "")
+                            + (Double.isNaN(f.withWindPa()) ? " and the wind" : "")));
             return;
         }
         checks.add(Check.compare(
                 "roof.feet",
                 title,
-                Show.both(units, Dimension.CONTACT, lasting ? f.lastingPa() : f.withSnowPa())
-                        + (lasting ? ", lasting" : ", with snow"),
+                Show.both(units, Dimension.CONTACT, lasting ? f.lastingPa() : f.shortPa())
+                        + (lasting ? ", lasting" : f.withSnowPa() >= f.withWindPa() ? ", with snow" : ", with wind"),
                 Show.both(units, Dimension.CONTACT, lasting ? f.lastingMostPa() : f.withSnowMostPa()),
                 f.utilisation(),
                 null,

@@ -22,7 +22,8 @@ import whipsaw.core.units.UnitSystem;
 
 /** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
 final class StructureChecks {
-    private static final String SOURCE = "simple spans under the roof and the feet of the array";
+    private static final String SOURCE =
+            "simple spans under the roof and the feet of the array, under gravity and with wind";
 
     private StructureChecks() {}
 
@@ -47,7 +48,7 @@ final class StructureChecks {
             checks.add(deck(design, members.deck()));
         }
         for (RoofMembers.Checked checked : members.sets()) {
-            checks.add(set(checked));
+            checks.add(set(design, checked));
             if (design.faceWind() != null) {
                 checks.add(lifted(design, checked));
             }
@@ -103,7 +104,7 @@ final class StructureChecks {
                 ""));
     }
 
-    private static Check set(RoofMembers.Checked checked) {
+    private static Check set(Design design, RoofMembers.Checked checked) {
         RoofMembers.Member worst = checked.worst();
         List<RoofMembers.Member> failing = checked.failing();
         Set<Integer> bays = new LinkedHashSet<>();
@@ -121,6 +122,20 @@ final class StructureChecks {
                 Place.Kind.BAYS,
                 List.copyOf(bays));
         String figure = "member/" + id + "/" + worst.line().number();
+        if (failing.isEmpty() && !design.downWind().known()) {
+            return new Check(
+                    "roof.members-" + id,
+                    title,
+                    Show.number(utilisation, 2) + " at " + words + ", without wind",
+                    "1.00",
+                    Double.NaN,
+                    Verdict.NOT_ESTABLISHED,
+                    place,
+                    SOURCE,
+                    figure,
+                    "what the wind presses on the roof is not known: "
+                            + design.downWind().missing() + "; enter an engineer's value under Structure");
+        }
         if (failing.isEmpty() && small > 0) {
             return new Check(
                     "roof.members-" + id,

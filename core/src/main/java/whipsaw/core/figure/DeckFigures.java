@@ -5,6 +5,7 @@ import whipsaw.core.job.Structure;
 import whipsaw.core.structure.DeckSpan;
 import whipsaw.core.structure.MemberState;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.MemberTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -72,16 +73,20 @@ final class DeckFigures {
             steps.force("V", "shear", after.shear(), d.before().shear());
         }
         if (!Double.isNaN(after.total().limit())) {
+            MemberTables.Deflection limits = tables.members()
+                    .deflection(
+                            design.job().site().code().combinations(),
+                            deck.type().material());
             steps.deflection(
                     "deflection under all of it",
-                    "deflection_total_span_over",
-                    tables.members(),
+                    limits.totalSpanOver(),
+                    limits,
                     after.total(),
                     d.before().total());
             steps.deflection(
-                    "deflection under snow or live load",
-                    "deflection_variable_span_over",
-                    tables.members(),
+                    "deflection under snow, live load or wind",
+                    limits.variableSpanOver(),
+                    limits,
                     after.variable(),
                     d.before().variable());
         }

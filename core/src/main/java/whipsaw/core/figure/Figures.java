@@ -44,6 +44,7 @@ public final class Figures {
             case "array.attachments" -> AttachmentFigures.attachments(design, tables);
             case "roof.deck" -> DeckFigures.deck(design, tables);
             case "roof.feet" -> StandingFigures.feet(design, tables);
+            case "wind.down" -> DownFigures.down(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
@@ -140,7 +141,7 @@ public final class Figures {
         if (design.faceWind() != null && design.faceWind().established()) {
             design.faceWind().zones().areas().forEach(a -> keys.add("flush/" + a.name()));
         }
-        keys.addAll(List.of("array.attachments", "site.snow", "site.drift", "seismic.room"));
+        keys.addAll(List.of("wind.down", "array.attachments", "site.snow", "site.drift", "seismic.room"));
         return keys;
     }
 

@@ -2,6 +2,7 @@ package whipsaw.core.figure;
 
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.design.Design;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.MemberState;
 import whipsaw.core.structure.RoofMembers;
@@ -144,6 +145,7 @@ final class MemberFigures {
                             Show.both(units, Dimension.FORCE, member.driftN()),
                             "site.drift"));
         }
+        wind();
         if (pitched) {
             w.step(
                     "P",
@@ -165,6 +167,27 @@ final class MemberFigures {
                 Term.computed("feet", "feet on it, whole or in part", String.valueOf(member.feet()), null));
     }
 
+    /** What the wind presses on the roof it carries; on modules by their own method. */
+    private void wind() {
+        DownWind down = design.downWind();
+        if (!down.known()) {
+            w.note("What the wind presses on the roof is not known: " + down.missing() + ".");
+            return;
+        }
+        double area = member.spanM() * Math.max(member.line().carriesM(), member.spanM() / 3);
+        w.step(
+                "W",
+                "wind pressing on the bare roof, before factors; on modules their own pressure takes its place",
+                "at {A}",
+                load(down.roofPa(area)),
+                "",
+                Term.computed(
+                        "A",
+                        "span times the width it carries, at least a third of the span",
+                        Show.both(units, Dimension.AREA, area),
+                        "wind.down"));
+    }
+
     private String line(double newtonPerMetre) {
         return Show.both(units, Dimension.LINE_LOAD, newtonPerMetre);
     }
@@ -175,7 +198,8 @@ final class MemberFigures {
 
     private void section() {
         Section s = Section.of(type);
-        MemberTables.Resistance r = tables.resistance(family, type.material());
+        MemberTables.Resistance r = tables.resistance(
+                family, type.material(), duration(member.after().moment().combination()));
         int count = member.strengthened().contains("doubled") ? 2 : 1;
         String beside = count == 2 ? ", two side by side" : "";
         MemberState.Part m = member.after().moment();
@@ -221,18 +245,30 @@ final class MemberFigures {
                     v,
                     member.before().shear());
         }
+        MemberTables.Deflection limits = tables.deflection(family, type.material());
         steps.deflection(
-                "deflection under all of it",
-                "deflection_total_span_over",
-                tables,
+                limits.creep() > 0
+                        ? "deflection in the end under all of it, lasting loads with creep"
+                        : "deflection under all of it",
+                limits.totalSpanOver(),
+                limits,
                 member.after().total(),
                 member.before().total());
         steps.deflection(
-                "deflection under snow or live load",
-                "deflection_variable_span_over",
-                tables,
+                "deflection under snow, live load or wind",
+                limits.variableSpanOver(),
+                limits,
                 member.after().variable(),
                 member.before().variable());
+    }
+
+    /** The shortest load of a combination by name. */
+    private String duration(String name) {
+        return tables.combinations(family, true).stream()
+                .filter(c -> c.name().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .duration();
     }
 
     private void table() {
@@ -292,7 +328,7 @@ final class MemberFigures {
         double allowed = tables.limit("small_increase_ratio");
         w.step(
                 "",
-                "moment or shear with the array over that without",
+                "moment or shear with the array over that without, under gravity, loads as they are",
                 "{after} / {before}",
                 Show.number(member.increase(), 3),
                 "an existing building's member may take up to " + Show.number(allowed, 2)

@@ -25,15 +25,26 @@ record PartSteps(Working.Builder w, UnitSystem units) {
                 before);
     }
 
-    /** @param limit parameter of the span's part that is allowed */
-    void deflection(String words, String limit, MemberTables tables, MemberState.Part part, MemberState.Part before) {
-        compare(
+    /** @param spanOver what the span is divided by for what is allowed */
+    void deflection(
+            String words,
+            double spanOver,
+            MemberTables.Deflection limits,
+            MemberState.Part part,
+            MemberState.Part before) {
+        w.step(
                 "δ",
-                words + ", limit: span over " + Show.number(tables.limit(limit), 0),
-                Show.both(units, Dimension.PART_LENGTH, part.effect()),
-                Show.both(units, Dimension.PART_LENGTH, part.limit()),
-                part,
-                before);
+                words + ", limit: span over " + Show.number(spanOver, 0),
+                "{effect} / {limit}",
+                ratios(part, before),
+                part.combination() + "; " + limits.clause(),
+                Term.computed(
+                        "effect", "largest there is", Show.both(units, Dimension.PART_LENGTH, part.effect()), null),
+                Term.computed("limit", "what it takes", Show.both(units, Dimension.PART_LENGTH, part.limit()), null));
+    }
+
+    private static String ratios(MemberState.Part part, MemberState.Part before) {
+        return Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3) + " without the array)";
     }
 
     void compare(
@@ -42,8 +53,7 @@ record PartSteps(Working.Builder w, UnitSystem units) {
                 symbol,
                 words,
                 "{effect} / {limit}",
-                Show.number(part.utilisation(), 3) + " (" + Show.number(before.utilisation(), 3)
-                        + " without the array)",
+                ratios(part, before),
                 part.combination(),
                 Term.computed("effect", "largest there is", effect, null),
                 Term.computed("limit", "what it takes", limit, null));

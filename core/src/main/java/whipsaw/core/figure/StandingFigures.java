@@ -114,11 +114,22 @@ final class StandingFigures {
                     "",
                     Term.computed("p", "lasting", lasting, null));
         }
+        if (!Double.isNaN(f.withWindPa())) {
+            w.step(
+                    "p_w",
+                    "with the wind on the module that is pressed most",
+                    "{c}",
+                    Show.both(units, Dimension.CONTACT, f.withWindPa()),
+                    "the combination that is worst, at allowable level",
+                    Term.computed("c", "combination", f.windCombination(), "wind.down"));
+        }
         if (!Double.isNaN(f.strengthPa())) {
             for (String share : new String[] {"lasting_share_of_strength", "with_snow_share_of_strength"}) {
                 w.step(
                         "p_R",
-                        share.startsWith("lasting") ? "what may last on the insulation" : "what may act with snow",
+                        share.startsWith("lasting")
+                                ? "what may last on the insulation"
+                                : "what may act with snow or wind",
                         "{f} · {σ_10}",
                         Show.both(
                                 units,

@@ -36,18 +36,22 @@ public record FaceWind(
         if (!missing.isEmpty()) {
             return new FaceWind(missing, Double.NaN, Double.NaN, null, engineer, tables.panels());
         }
-        // below it exposure B is taken as at this height: the safe one of two readings of Table 26.10-1
-        double lowestB = Unit.FOOT.toSi(tables.zones().value("exposure_b_least_height_ft"));
-        boolean sheltered =
-                ((Job.AsceSite) job.site().code()).ground().exposure().equals("B");
-        VelocityPressure q = SiteActions.velocity(job, sheltered ? lowestB : VelocityPressure.LOWEST_HEIGHT_M, tables);
         return new FaceWind(
                 "",
-                q.pressurePa(),
+                chapter30(job, tables).pressurePa(),
                 tables.panels().internal(loads.partlyEnclosed() ? "partially_enclosed" : "enclosed"),
                 LowSlopeZones.of(plan, tables.zones()),
                 engineer,
                 tables.panels());
+    }
+
+    /** Velocity pressure for the coefficients of Chapter 30, at mean roof height; null without a wind speed. */
+    static VelocityPressure chapter30(Job job, CodeTables tables) {
+        // below it exposure B is taken as at this height: the safe one of two readings of Table 26.10-1
+        double lowestB = Unit.FOOT.toSi(tables.zones().value("exposure_b_least_height_ft"));
+        boolean sheltered =
+                ((Job.AsceSite) job.site().code()).ground().exposure().equals("B");
+        return SiteActions.velocity(job, sheltered ? lowestB : VelocityPressure.LOWEST_HEIGHT_M, tables);
     }
 
     private static String missing(Job job, RoofPlan plan, CodeTables tables) {

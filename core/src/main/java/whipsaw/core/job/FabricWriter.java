@@ -65,6 +65,7 @@ final class FabricWriter {
                                                 .map)
                         .put("photos", w.photos().isEmpty() ? null : w.photos())
                         .map))
+                .measure("windDown", s.windDown(), Quantity.PRESSURE)
                 .measure("construction", s.construction(), Quantity.PRESSURE)
                 .put("setDowns", s.setDowns().isEmpty() ? null : Tree.list(s.setDowns(), FabricWriter::setDown))
                 .map;

@@ -15,6 +15,8 @@ import whipsaw.core.units.Spacings;
  * @param smallIncrease whether members may rest on the rule of small increases of existing buildings
  * @param onFaces loads of pitched faces
  * @param deck that spans between the members; null when nothing is known of it
+ * @param windDown wind pressing on the roof by an engineer, suction inside included, before factors; null when none is
+ *     at hand
  * @param construction load that may be set down for a while, as an engineer allows it; null when not known
  * @param setDowns what is set down on the roof while building
  */
@@ -27,11 +29,12 @@ public record Structure(
         Deck deck,
         List<Members> members,
         List<Work> works,
+        Measure windDown,
         Measure construction,
         List<SetDown> setDowns) {
     /** Nothing is known of it. */
     public static final Structure UNKNOWN =
-            new Structure(null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, List.of());
+            new Structure(null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, null, List.of());
 
     /** Name of the members a strengthening is for. */
     public String nameOf(Work work) {
@@ -85,8 +88,10 @@ public record Structure(
      * @param surveyed whether they are the purlins surveyed on the faces of a pitched roof
      * @param freeFlange share of the moment they take when the wind lifts and their lower flange is free; NaN when not
      *     known
-     * @param connection uplift one end may hand to what holds it down; null when not known
-     * @param bearing what one end may set down on its support; null when not known
+     * @param connection uplift one end may hand to what holds it down: allowable in ASCE 7, design resistance in EN;
+     *     null when not known
+     * @param bearing what one end may set down on its support: allowable in ASCE 7, design resistance in EN; null when
+     *     not known
      */
     public record Members(
             String id,

@@ -63,6 +63,7 @@ final class StructureReader {
                 deck(doc.objectOrNull("deck", "Deck")),
                 members,
                 works,
+                doc.measureOrNull("windDown", Fields.WIND_DOWN),
                 doc.measureOrNull("construction", Fields.CONSTRUCTION),
                 setDowns(doc));
         doc.done();

@@ -2,22 +2,27 @@ package whipsaw.core.structure;
 
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.MemberTables;
 
 /**
- * Pressure under the feet of the heaviest module against the insulation below. A module stands on four feet alike; a
+ * Pressure under the feet of the heaviest module, and of the one that the wind presses most, against the insulation below. A module stands on four feet alike; a
  * board over the insulation would spread it and is not counted.
  *
  * @param module number of the heaviest
  * @param lastingPa from module, racking and blocks
  * @param withSnowPa with the even snow on the module
+ * @param withWindPa with wind pressing on the module, and snow with it where a combination has both; NaN when the
+ *     pressure is not known
+ * @param windCombination by name
  * @param strengthPa compressive strength of the insulation; NaN when not known
  * @param lastingMostPa what may last on it
- * @param withSnowMostPa what may act with snow
+ * @param withSnowMostPa what may act with snow or wind
  */
 public record FootPressure(
         String module,
@@ -25,13 +30,16 @@ public record FootPressure(
         double areaM2,
         double lastingPa,
         double withSnowPa,
+        double withWindPa,
+        String windCombination,
         double strengthPa,
         double lastingMostPa,
         double withSnowMostPa) {
     private static final int FEET = 4;
 
     /** Null while the foot or the insulation is not known, or nothing stands on the roof. */
-    public static FootPressure of(Job job, SiteActions site, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
+    public static FootPressure of(
+            Job job, SiteActions site, DownWind down, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
         Fabric.BuildUp built = job.roof().fabric().buildUp(0);
         boolean insulated = built != null
                 && (built.deck().strength() != null
@@ -53,6 +61,7 @@ public record FootPressure(
         double snow = site.snow() == null
                 ? Double.NaN
                 : site.snow().roofPa() * layout.alongM() * layout.depthM() / FEET / area;
+        Windy wind = windy(job, site, down, layout, kg, tables);
         double strength = built.deck().strength() == null
                 ? Double.NaN
                 : built.deck().strength().si();
@@ -62,13 +71,39 @@ public record FootPressure(
                 area,
                 lasting,
                 lasting + snow,
+                wind.newton() / area,
+                wind.combination(),
                 strength,
                 strength * tables.feet().value("lasting_share_of_strength"),
                 strength * tables.feet().value("with_snow_share_of_strength"));
     }
 
-    /** The larger of both; NaN when something is not known. */
+    /** The foot of a module the wind and all that acts with it press most, and by which combination. */
+    private record Windy(double newton, String combination) {}
+
+    private static Windy windy(
+            Job job, SiteActions site, DownWind down, ArrayLayout layout, double[] kg, CodeTables tables) {
+        String family = MemberTables.allowable(job.site().code().combinations());
+        double plan = layout.alongM() * layout.depthM();
+        Windy worst = new Windy(down.known() && site.snow() != null ? 0 : Double.NaN, "");
+        for (MemberTables.Combination c : tables.members().combinations(family, !family.equals("en"))) {
+            for (int i = 0; i < kg.length && !c.gravity() && !Double.isNaN(worst.newton()); i++) {
+                double pa = c.snow() * site.snow().roofPa()
+                        + c.wind() * down.modulePa(i, job.array().module().areaM2());
+                double newton = (c.dead() * kg[i] * Ballast.GRAVITY + pa * plan) / FEET;
+                worst = newton > worst.newton() ? new Windy(newton, c.name()) : worst;
+            }
+        }
+        return worst;
+    }
+
+    /** The larger of snow and wind with what lasts. */
+    public double shortPa() {
+        return Math.max(withSnowPa, withWindPa);
+    }
+
+    /** The largest share of what the insulation takes; NaN when something is not known. */
     public double utilisation() {
-        return Math.max(lastingPa / lastingMostPa, withSnowPa / withSnowMostPa);
+        return Math.max(lastingPa / lastingMostPa, shortPa() / withSnowMostPa);
     }
 }

@@ -2,8 +2,8 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import whipsaw.core.catalogue.MemberType;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
@@ -26,38 +26,41 @@ final class MemberLoads {
     private final double snowPa;
     private final boolean pitched;
     private final UpliftLoads uplift;
+    private final DownWind down;
     private final double facesPa;
     private final boolean forAWhile;
     private final double livePa;
     private final boolean liveUnderArray;
     private final boolean smallIncrease;
     private final List<Foot> feet;
-    private final Function<String, MemberTables.Resistance> resistance;
+    private final MemberTables tables;
+    private final String family;
     private final boolean tableHolds;
     private final double smallRatio;
-    private final double totalSpanOver;
-    private final double variableSpanOver;
     private final List<MemberTables.Combination> strength;
+    private final List<MemberTables.Combination> allowable;
     private final List<MemberTables.Combination> service;
 
     /**
      * @param rows snow that rows of modules gather; null for none
-     * @param wind on a pitched roof; null for a flat one
+     * @param wind lifting a pitched roof; null for a flat one
+     * @param down wind pressing on roof and modules
      */
     MemberLoads(
             Structure structure,
             SiteActions site,
             RowSnow rows,
             FaceWind wind,
+            DownWind down,
             List<Foot> feet,
             MemberTables tables,
             String family) {
-        this(structure, site, rows, wind, feet, tables, family, false);
+        this(structure, site, rows, wind, down, feet, tables, family, false);
     }
 
-    /** What stands on the roof for a while, as a live load without snow and without other live load. */
+    /** What stands on the roof for a while, as a live load without snow, wind and other live load. */
     static MemberLoads setDown(Structure structure, List<Foot> stands, MemberTables tables, String family) {
-        return new MemberLoads(structure, null, null, null, stands, tables, family, true);
+        return new MemberLoads(structure, null, null, null, null, stands, tables, family, true);
     }
 
     private MemberLoads(
@@ -65,6 +68,7 @@ final class MemberLoads {
             SiteActions site,
             RowSnow rows,
             FaceWind wind,
+            DownWind down,
             List<Foot> feet,
             MemberTables tables,
             String family,
@@ -86,15 +90,22 @@ final class MemberLoads {
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
         this.tableHolds = family.equals("en") || !MemberTables.strength(family);
-        this.resistance = material -> tables.resistance(family, material);
-        this.uplift = wind == null || !wind.known()
-                ? null
-                : new UpliftLoads(wind, deadPa, facesPa, tables.uplift(family), resistance);
+        this.tables = tables;
+        this.family = family;
+        this.down = down;
+        this.uplift = wind == null || !wind.known() ? null : new UpliftLoads(wind, deadPa, facesPa, tables, family);
         this.smallRatio = tables.limit("small_increase_ratio");
-        this.totalSpanOver = tables.limit("deflection_total_span_over");
-        this.variableSpanOver = tables.limit("deflection_variable_span_over");
-        this.strength = tables.combinations(family, true);
-        this.service = tables.combinations(family, false);
+        this.strength = acting(tables.combinations(family, true));
+        this.allowable = acting(tables.combinations(MemberTables.allowable(family), true));
+        this.service = acting(tables.combinations(family, false));
+    }
+
+    /** Those whose loads are there: without wind or live load a combination says no more than another one. */
+    private List<MemberTables.Combination> acting(List<MemberTables.Combination> all) {
+        return all.stream()
+                .filter(c -> c.gravity() || down != null)
+                .filter(c -> c.live() == 0 || livePa > 0 || forAWhile)
+                .toList();
     }
 
     /** Whether load tables say anything under the combinations of the job: they state allowable loads. */
@@ -102,10 +113,10 @@ final class MemberLoads {
         return tableHolds;
     }
 
-    /** What stands on one line: weights, and areas that keep the live load off, at their places along it. */
-    record Standing(List<Beam.Load> weights, List<Beam.Load> covered) {
+    /** What stands on one line: weights, areas that modules cover, and which modules, at their places along it. */
+    record Standing(List<Beam.Load> weights, List<Beam.Load> covered, List<Integer> modules) {
         Standing() {
-            this(new ArrayList<>(), new ArrayList<>());
+            this(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
         }
 
         /** An array spread evenly over what a line carries. */
@@ -113,12 +124,14 @@ final class MemberLoads {
             double area = line.spanM() * line.carriesM();
             weights.add(new Beam.Load(0, line.spanM(), pa * area));
             covered.add(new Beam.Load(0, line.spanM(), area));
+            modules.add(-1);
         }
 
         void add(double at, Foot foot, double part) {
             if (part > 0) {
                 weights.add(new Beam.Load(at, at, foot.newton() * part));
                 covered.add(new Beam.Load(at, at, foot.coveredM2() * part));
+                modules.add(foot.module());
             }
         }
     }
@@ -230,9 +243,7 @@ final class MemberLoads {
         if (propped) {
             after = worse(after, state(type, set.bearing(), line, standing, drift, span, span, count));
         }
-        double increase = Math.max(
-                after.moment().effect() / before.moment().effect(),
-                after.shear().effect() / before.shear().effect());
+        double increase = increase(line, standing, bare, drift);
         boolean small = smallIncrease && !after.ok() && Limits.atMost(increase, smallRatio);
         List<String> done = new ArrayList<>();
         if (doubled) {
@@ -261,6 +272,23 @@ final class MemberLoads {
                 increase,
                 small,
                 uplift == null ? null : uplift.of(line, alongX, span, count));
+    }
+
+    /** The larger of moment and shear under gravity with the array over that without, loads as they are, on the whole span. */
+    private double increase(MemberLines.Line line, Standing standing, List<Beam.Load> bare, List<Beam.Load> drift) {
+        double[] moment = new double[2];
+        double[] shear = new double[2];
+        Loads[] states = {
+            new Loads(line, new Standing(), bare, 0, line.spanM()), new Loads(line, standing, drift, 0, line.spanM())
+        };
+        for (MemberTables.Combination c : service) {
+            for (int i = 0; i < 2 && c.gravity(); i++) {
+                Beam.Effect e = Beam.of(line.spanM(), states[i].all(c, 0));
+                moment[i] = Math.max(moment[i], Math.abs(e.momentNm()));
+                shear[i] = Math.max(shear[i], e.shearN());
+            }
+        }
+        return Math.max(moment[1] / moment[0], shear[1] / shear[0]);
     }
 
     private RoofMembers.Reactions reactions(MemberLines.Line line, Standing standing, List<Beam.Load> drift) {
@@ -295,39 +323,34 @@ final class MemberLoads {
             double beginM,
             double spanM,
             int count) {
-        Loads loads = new Loads(
-                line.carriesM(),
-                cut(standing.weights(), beginM, spanM),
-                cut(standing.covered(), beginM, spanM),
-                cut(drift, beginM, spanM),
-                spanM);
+        Loads loads = new Loads(line, standing, drift, beginM, spanM);
         MemberState.Part moment = null;
         MemberState.Part shear = null;
+        MemberState.Part total = null;
+        MemberState.Part variable = null;
         Section section = Section.of(type);
-        double elastic = section == null ? Double.NaN : type.elasticity().si() * section.inertiaM4() * count;
-        double mostMoment;
-        double mostShear;
-        if (section == null) {
-            // a table states allowable loads and says nothing of strength
-            double perMetre = tableHolds ? LoadTable.total(type, spanM) * count : Double.NaN;
-            mostMoment = perMetre * spanM * spanM / 8;
-            mostShear = perMetre * spanM / 2;
-        } else {
-            MemberTables.Resistance r = resistance.apply(type.material());
-            double fv =
-                    type.shear() == null ? type.strength().si() : type.shear().si();
-            mostMoment = type.strength().si() * r.bending() * section.modulusM3() * count;
-            mostShear = fv * r.shear() * section.shearM2() * count;
-        }
         for (MemberTables.Combination c : strength) {
-            Beam.Effect e = Beam.of(spanM, loads.all(c));
+            Beam.Effect e = Beam.of(spanM, loads.all(c, 0));
+            double mostMoment;
+            double mostShear;
+            if (section == null) {
+                // a table states allowable loads and says nothing of strength
+                double perMetre = tableHolds ? LoadTable.total(type, spanM) * count : Double.NaN;
+                mostMoment = perMetre * spanM * spanM / 8;
+                mostShear = perMetre * spanM / 2;
+            } else {
+                MemberTables.Resistance r = tables.resistance(family, type.material(), c.duration());
+                double fv = type.shear() == null
+                        ? type.strength().si()
+                        : type.shear().si();
+                mostMoment = type.strength().si() * r.bending() * section.modulusM3() * count;
+                mostShear = fv * r.shear() * section.shearM2() * count;
+            }
             moment = larger(moment, new MemberState.Part(Math.abs(e.momentNm()), mostMoment, c.name()));
             shear = larger(shear, new MemberState.Part(e.shearN(), mostShear, c.name()));
         }
-        MemberState.Part total = null;
-        MemberState.Part variable = null;
-        double mostTotal = spanM / totalSpanOver;
-        double mostVariable = spanM / variableSpanOver;
+        MemberTables.Deflection limits = tables.deflection(family, type.material());
+        double elastic = section == null ? Double.NaN : type.elasticity().si() * section.inertiaM4() * count;
         for (MemberTables.Combination c : service) {
             if (section == null) {
                 // a load table states the variable load at its own limit of deflection
@@ -336,22 +359,34 @@ final class MemberLoads {
                 total = new MemberState.Part(0, Double.NaN, c.name());
                 variable = larger(variable, new MemberState.Part(acts, allowed, c.name()));
             } else {
-                total = larger(
-                        total,
-                        new MemberState.Part(Beam.deflectionM(spanM, loads.all(c), elastic), mostTotal, c.name()));
-                variable = larger(
-                        variable,
-                        new MemberState.Part(
-                                Beam.deflectionM(spanM, loads.variable(c), elastic), mostVariable, c.name()));
+                double all = Beam.deflectionM(spanM, loads.all(c, limits.creep()), elastic);
+                double changing = Beam.deflectionM(spanM, loads.variable(c), elastic);
+                total = larger(total, new MemberState.Part(all, spanM / limits.totalSpanOver(), c.name()));
+                variable =
+                        larger(variable, new MemberState.Part(changing, spanM / limits.variableSpanOver(), c.name()));
             }
         }
-        double mostBearing = bearing == null ? Double.NaN : bearing.si() * count;
-        MemberState.Part end = new MemberState.Part(shear.effect(), mostBearing, shear.combination());
-        return new MemberState(moment, shear, end, total, variable);
+        return new MemberState(moment, shear, end(bearing, loads, spanM, count), total, variable);
     }
 
+    /** What an end sets down: held against an allowable load, and so at that level in ASCE 7 whatever the sections go by. */
+    private MemberState.Part end(Measure bearing, Loads loads, double spanM, int count) {
+        MemberState.Part end = null;
+        double most = bearing == null ? Double.NaN : bearing.si() * count;
+        for (MemberTables.Combination c : allowable) {
+            double newton = Beam.of(spanM, loads.all(c, 0)).shearN();
+            end = larger(end, new MemberState.Part(newton, most, c.name()));
+        }
+        return end;
+    }
+
+    /** The one that is used more; by its effect where the limit is not known. */
     private static MemberState.Part larger(MemberState.Part a, MemberState.Part b) {
-        return a == null || b.effect() > a.effect() ? b : a;
+        if (a == null) {
+            return b;
+        }
+        boolean known = !Double.isNaN(a.limit()) && !Double.isNaN(b.limit());
+        return (known ? b.utilisation() > a.utilisation() : b.effect() > a.effect()) ? b : a;
     }
 
     /** Loads of a part of a line, counted from its beginning. */
@@ -373,36 +408,57 @@ final class MemberLoads {
         private final double carriesM;
         private final List<Beam.Load> weights;
         private final List<Beam.Load> covered;
+        private final List<Beam.Load> pushed;
         private final List<Beam.Load> drift;
         private final double spanM;
+        private final double roofDownPa;
 
-        Loads(double carriesM, List<Beam.Load> weights, List<Beam.Load> covered, List<Beam.Load> drift, double spanM) {
-            this.carriesM = carriesM;
-            this.weights = weights;
-            this.covered = covered;
-            this.drift = drift;
+        Loads(MemberLines.Line line, Standing standing, List<Beam.Load> drift, double beginM, double spanM) {
+            this.carriesM = line.carriesM();
+            this.weights = cut(standing.weights(), beginM, spanM);
+            this.covered = cut(standing.covered(), beginM, spanM);
+            this.drift = cut(drift, beginM, spanM);
             this.spanM = spanM;
+            // effective wind area of a member, ASCE 7-16 26.2
+            double area = spanM * Math.max(carriesM, spanM / 3);
+            this.roofDownPa = down == null ? 0 : down.roofPa(area);
+            this.pushed = cut(pushed(standing, area), beginM, spanM);
         }
 
-        List<Beam.Load> all(MemberTables.Combination c) {
-            double uniform = c.dead() * deadPa + c.snow() * snowPa + c.live() * livePa;
-            return all(uniform, forAWhile ? c.live() : c.dead(), c.snow(), c.live());
+        /** What the wind presses on modules above what it presses on the roof they cover. */
+        private List<Beam.Load> pushed(Standing standing, double area) {
+            List<Beam.Load> all = new ArrayList<>(standing.covered().size());
+            for (int i = 0; i < standing.covered().size() && down != null; i++) {
+                Beam.Load c = standing.covered().get(i);
+                double more = down.modulePa(standing.modules().get(i), area) - roofDownPa;
+                all.add(new Beam.Load(c.fromM(), c.toM(), c.newton() * more));
+            }
+            return all;
         }
 
-        /** Snow or live load alone. */
+        /** @param creep what lasting loads are increased by, for deflection in the end */
+        List<Beam.Load> all(MemberTables.Combination c, double creep) {
+            double dead = c.dead() * (1 + creep);
+            double uniform = dead * deadPa + c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
+            return all(uniform, forAWhile ? c.live() : dead, c);
+        }
+
+        /** Snow, live load or wind alone. */
         List<Beam.Load> variable(MemberTables.Combination c) {
-            return all(c.snow() * snowPa + c.live() * livePa, forAWhile ? c.live() : 0, c.snow(), c.live());
+            double uniform = c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
+            return all(uniform, forAWhile ? c.live() : 0, c);
         }
 
-        private List<Beam.Load> all(double uniformPa, double weightFactor, double snowFactor, double liveFactor) {
+        private List<Beam.Load> all(double uniformPa, double weightFactor, MemberTables.Combination c) {
             List<Beam.Load> all = new ArrayList<>();
             all.add(Beam.Load.uniform(spanM, uniformPa * carriesM));
-            for (Beam.Load d : snowFactor > 0 ? drift : List.<Beam.Load>of()) {
-                all.add(new Beam.Load(d.fromM(), d.toM(), d.newton() * snowFactor));
+            for (Beam.Load d : c.snow() > 0 ? drift : List.<Beam.Load>of()) {
+                all.add(new Beam.Load(d.fromM(), d.toM(), d.newton() * c.snow()));
             }
             for (int i = 0; i < weights.size(); i++) {
-                double off = liveUnderArray ? 0 : covered.get(i).newton() * livePa * liveFactor;
-                double newton = weights.get(i).newton() * weightFactor - off;
+                double off = liveUnderArray ? 0 : covered.get(i).newton() * livePa * c.live();
+                double wind = c.wind() > 0 ? pushed.get(i).newton() * c.wind() : 0;
+                double newton = weights.get(i).newton() * weightFactor - off + wind;
                 if (newton != 0) {
                     all.add(new Beam.Load(weights.get(i).fromM(), weights.get(i).toM(), newton));
                 }

@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -66,7 +67,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
      * @param arrayN what they bring
      * @param driftN what drifted snow brings above the even one
      * @param reactions in newtons
-     * @param increase gravity load effect after over before, the larger of moment and shear
+     * @param increase gravity load effect after over before, loads as they are, the larger of moment and shear
      * @param bySmallIncrease whether it rests on the rule of small increases
      * @param uplift what the wind does; null on flat roofs and where no wind is known
      */
@@ -112,6 +113,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             SiteActions site,
             RowSnow rows,
             FaceWind wind,
+            DownWind down,
             ArrayLayout layout,
             HoldDown holdDown,
             CodeTables tables) {
@@ -129,6 +131,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 site,
                 rows,
                 wind,
+                down.known() ? down : null,
                 feet,
                 tables.members(),
                 job.site().code().combinations());
@@ -175,6 +178,9 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                         + ", which the roof has not");
             }
         }
+        if (!down.known()) {
+            missing.add("what the wind presses on the roof: " + down.missing() + ", or an engineer's value");
+        }
         DeckSpan deck = structure.deck() == null || !job.roof().fabric().flat()
                 ? null
                 : new DeckLoads(loads, structure.deck(), feet).worst(underDeck(strips));
@@ -215,8 +221,9 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
      *
      * @param newton a quarter of the module, its racking and its part of the blocks
      * @param coveredM2 a quarter of the module in plan
+     * @param module index of it; -1 for what is no module
      */
-    record Foot(double x, double y, double newton, double coveredM2) {}
+    record Foot(double x, double y, double newton, double coveredM2, int module) {}
 
     private static List<Foot> feet(Job job, ArrayLayout layout, HoldDown holdDown) {
         double[] kg = RoofLoads.perModule(job, layout, holdDown);
@@ -225,7 +232,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             Coordinate[] c = layout.corners(m);
             double area = layout.alongM() * layout.depthM() / 4;
             for (int i = 0; i < 4; i++) {
-                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area));
+                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area, m.index()));
             }
         }
         return feet;

@@ -157,7 +157,7 @@ public final class SetDowns {
             for (int k = 0; k < STRIPS; k++) {
                 double x = s.x().si() + s.width().si() * (i + 0.5) / STRIPS;
                 double y = s.y().si() + s.depth().si() * (k + 0.5) / STRIPS;
-                feet.add(new Foot(x, y, newton, 0));
+                feet.add(new Foot(x, y, newton, 0, -1));
             }
         }
         return feet;

@@ -2,7 +2,6 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.Function;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.job.Structure;
 import whipsaw.core.table.MemberTables;
@@ -12,25 +11,50 @@ final class UpliftLoads {
     private final FaceWind wind;
     private final double deadPa;
     private final double facesPa;
-    private final MemberTables.Combination combination;
-    private final Function<String, MemberTables.Resistance> resistance;
+    private final MemberTables tables;
+    private final String family;
 
-    UpliftLoads(
-            FaceWind wind,
-            double deadPa,
-            double facesPa,
-            MemberTables.Combination combination,
-            Function<String, MemberTables.Resistance> resistance) {
+    UpliftLoads(FaceWind wind, double deadPa, double facesPa, MemberTables tables, String family) {
         this.wind = wind;
         this.deadPa = deadPa;
         this.facesPa = facesPa;
-        this.combination = combination;
-        this.resistance = resistance;
+        this.tables = tables;
+        this.family = family;
     }
+
+    /** Bare roof and roof with modules under one combination, and the largest pressure on them before factors. */
+    private record Lifts(Beam.Effect bare, Beam.Effect with, double peakPa) {}
 
     /** What the wind does to a line, looked at in pieces along it. */
     MemberUplift of(MemberLines.Line line, boolean alongX, double spanM, int count) {
         double area = spanM * Math.max(line.carriesM(), spanM / 3);
+        MemberTables.Combination combination = tables.uplift(family);
+        Lifts lifts = lifts(line, alongX, spanM, area, combination);
+        // what an end may hand on is an allowable load in ASCE 7, whatever the sections go by
+        Lifts ends = lifts(line, alongX, spanM, area, tables.uplift(MemberTables.allowable(family)));
+        Structure.Members set = line.set();
+        Section section = Section.of(set.type());
+        double limit = section == null
+                ? Double.NaN
+                : set.type().strength().si()
+                        * tables.resistance(family, set.type().material(), combination.duration())
+                                .bending()
+                        * section.modulusM3()
+                        * count
+                        * set.freeFlange();
+        return new MemberUplift(
+                Math.max(0, lifts.bare().momentNm()),
+                Math.max(0, lifts.with().momentNm()),
+                limit,
+                Math.max(0, Math.max(ends.bare().leftN(), ends.bare().rightN())),
+                Math.max(0, Math.max(ends.with().leftN(), ends.with().rightN())),
+                set.connection() == null ? Double.NaN : set.connection().si(),
+                lifts.peakPa(),
+                area);
+    }
+
+    private Lifts lifts(
+            MemberLines.Line line, boolean alongX, double spanM, double area, MemberTables.Combination combination) {
         double across = (line.lowM() + line.highM()) / 2;
         double piece = line.spanM() / MemberLoads.PIECES;
         double perMetre = combination.dead() * deadPa * line.carriesM();
@@ -49,26 +73,7 @@ final class UpliftLoads {
             bare.add(new Beam.Load(i * piece, (i + 1) * piece, (roof * factor - perMetre) * piece));
             with.add(new Beam.Load(i * piece, (i + 1) * piece, (modules * factor - perMetre - array) * piece));
         }
-        Structure.Members set = line.set();
-        Section section = Section.of(set.type());
-        double limit = section == null
-                ? Double.NaN
-                : set.type().strength().si()
-                        * resistance.apply(set.type().material()).bending()
-                        * section.modulusM3()
-                        * count
-                        * set.freeFlange();
-        Beam.Effect b = worst(bare, line.spanM(), spanM);
-        Beam.Effect w = worst(with, line.spanM(), spanM);
-        return new MemberUplift(
-                Math.max(0, b.momentNm()),
-                Math.max(0, w.momentNm()),
-                limit,
-                Math.max(0, Math.max(b.leftN(), b.rightN())),
-                Math.max(0, Math.max(w.leftN(), w.rightN())),
-                set.connection() == null ? Double.NaN : set.connection().si(),
-                peak,
-                area);
+        return new Lifts(worst(bare, line.spanM(), spanM), worst(with, line.spanM(), spanM), peak);
     }
 
     /** The part of a line with the larger moment; a support at midspan makes two of it. */

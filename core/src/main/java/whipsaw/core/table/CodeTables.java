@@ -138,7 +138,7 @@ public final class CodeTables {
         used.addAll(conductors.all());
         if (!job.roof().fabric().structure().members().isEmpty()) {
             used.addAll(members.all());
-            if (!job.roof().fabric().flat() && job.site().code() instanceof Job.AsceSite) {
+            if (job.site().code() instanceof Job.AsceSite) {
                 used.addAll(panels.all());
             }
         }

@@ -6,19 +6,50 @@ import java.util.Map;
 
 /** Resistance factors, load combinations and limits of roof members. */
 public final class MemberTables {
-    /** Factors on a material's strength. */
+    /** Factors on a material's strength, for loads that act no longer than the duration they are given for. */
     public record Resistance(double bending, double shear, String clause) {}
 
-    /** Factors on the loads. */
-    public record Combination(String name, double dead, double snow, double live, double wind, String clause) {}
+    /**
+     * Factors on the loads.
+     *
+     * @param wind pressing down, or lifting in a combination for uplift
+     */
+    public record Combination(String name, double dead, double snow, double live, double wind, String clause) {
+        /** Whether only loads of gravity are in it. */
+        public boolean gravity() {
+            return wind == 0;
+        }
+
+        /** The shortest load in it, which timber goes by: {@code permanent}, {@code snow}, {@code live} or {@code wind}. */
+        public String duration() {
+            if (wind > 0) {
+                return "wind";
+            }
+            if (live > 0) {
+                return "live";
+            }
+            return snow > 0 ? "snow" : "permanent";
+        }
+    }
+
+    /**
+     * Limits of deflection.
+     *
+     * @param totalSpanOver span over this, under everything
+     * @param variableSpanOver span over this, under variable loads alone
+     * @param creep what lasting loads add with time, over their deflection at once
+     */
+    public record Deflection(double totalSpanOver, double variableSpanOver, double creep, String clause) {}
 
     private final CodeTable resistanceTable;
     private final CodeTable combinationTable;
+    private final CodeTable deflectionTable;
     private final ParameterTable limits;
 
     MemberTables(CodeTables tables) {
         resistanceTable = tables.table("member_resistance");
         combinationTable = tables.table("member_combinations");
+        deflectionTable = tables.table("member_deflection");
         limits = new ParameterTable(tables.table("member_limits"));
     }
 
@@ -27,18 +58,43 @@ public final class MemberTables {
         return combinations.equals("en") || combinations.endsWith(" strength");
     }
 
-    /** @param combinations key of the combinations of the job; the edition in it does not matter here */
-    public Resistance resistance(String combinations, String material) {
+    /** The key that combines loads for allowable stress where a key means strength; itself in the EN family. */
+    public static String allowable(String combinations) {
+        return combinations.replace(" strength", "");
+    }
+
+    /**
+     * @param combinations key of the combinations of the job; the edition in it does not matter here
+     * @param duration of the shortest load, as a combination names it; other materials than timber do not ask
+     */
+    public Resistance resistance(String combinations, String material, String duration) {
         String family = combinations.startsWith("asce") && strength(combinations)
                 ? "asce strength"
                 : combinations.split(" ")[0];
         for (Map<String, String> row : resistanceTable.rows()) {
-            if (row.get("family").equals(family) && row.get("material").equals(material)) {
+            String lasts = row.getOrDefault("duration", "any");
+            boolean fits = lasts.equals("any") || lasts.equals(duration);
+            if (row.get("family").equals(family) && row.get("material").equals(material) && fits) {
                 return new Resistance(
                         CodeTable.number(row, "bending"), CodeTable.number(row, "shear"), row.get("clause"));
             }
         }
         throw new IllegalArgumentException("no resistance of " + material + " by " + family);
+    }
+
+    /** Limits of deflection of a material in the code family of a key of combinations. */
+    public Deflection deflection(String combinations, String material) {
+        String family = combinations.split(" ")[0];
+        for (Map<String, String> row : deflectionTable.rows()) {
+            if (row.get("family").equals(family) && row.get("material").equals(material)) {
+                return new Deflection(
+                        CodeTable.number(row, "total_span_over"),
+                        CodeTable.number(row, "variable_span_over"),
+                        CodeTable.number(row, "creep"),
+                        row.get("clause"));
+            }
+        }
+        throw new IllegalArgumentException("no deflection limits of " + material + " by " + family);
     }
 
     /** The combination of a family in which the wind lifts the roof. */
@@ -72,7 +128,7 @@ public final class MemberTables {
     }
 
     public List<CodeTable> all() {
-        return List.of(resistanceTable, combinationTable, limits.table());
+        return List.of(resistanceTable, combinationTable, deflectionTable, limits.table());
     }
 
     public CodeTable resistanceTable() {
@@ -83,7 +139,7 @@ public final class MemberTables {
         return combinationTable;
     }
 
-    public CodeTable limitTable() {
-        return limits.table();
+    public CodeTable deflectionTable() {
+        return deflectionTable;
     }
 }

@@ -151,9 +151,15 @@ class RoofMembersTest {
                 .orElseThrow();
         assertThat(inner.line().carriesM()).isCloseTo(2, within(1e-9));
         double snow = d.site().snow().roofPa();
-        double line = (800 + Math.max(snow, 900)) * 2;
-        assertThat(inner.before().moment().effect()).isCloseTo(line * 100 / 8, within(1e-6));
-        assertThat(inner.before().shear().effect()).isCloseTo(line * 5, within(1e-6));
+        double most = Math.max(snow, 900);
+        double line = (800 + most) * 2;
+        // 10 m span, a third of it wide: over 100 ft2, so GC_p is 0.2, with 0.18 inside, and no less than 16 psf
+        double wind = Math.max(16 * 47.88025898, d.site().wind().pressurePa() * 0.38);
+        double strong = Math.max(line, 2 * Math.max(800 + 0.75 * most + 0.45 * wind, 800 + 0.6 * wind));
+        assertThat(d.downWind().roofPa(100.0 / 3)).isCloseTo(wind, within(1e-6));
+        assertThat(inner.before().moment().effect()).isCloseTo(strong * 100 / 8, within(1e-6));
+        assertThat(inner.before().moment().combination()).isEqualTo("D + 0.75 (0.6 W) + 0.75 S");
+        assertThat(inner.before().shear().effect()).isCloseTo(strong * 5, within(1e-6));
         // I of the sharp-cornered section, by hand in mm: (150 x 300^3 - 143 x 280^3) / 12
         double inertia = (150 * 27e6 - 143 * 21.952e6) / 12 * 1e-12;
         assertThat(inner.before().total().effect()).isCloseTo(5 * line * 1e4 / (384 * 210e9 * inertia), within(1e-7));

@@ -1,0 +1,141 @@
+package whipsaw.core.figure;
+
+import whipsaw.core.design.Design;
+import whipsaw.core.holddown.DownWind;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.Job;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Working of the wind that presses on the roof and on modules. */
+final class DownFigures {
+    private static final double EXAMPLE_M2 = Unit.SQUARE_FOOT.toSi(100);
+
+    private DownFigures() {}
+
+    /** Null while it is not known. */
+    static Working down(Design design, CodeTables tables) {
+        DownWind down = design.downWind();
+        if (!down.known()) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        String answer = Show.both(units, Dimension.LOAD, down.roofPa(EXAMPLE_M2));
+        String area = Show.both(units, Dimension.AREA, EXAMPLE_M2);
+        Working.Builder w = Working.of("wind.down", "Wind pressing on the roof", answer + " on " + area);
+        DownWind.Made made = down.made();
+        boolean en = design.job().site().code() instanceof Job.EnSite;
+        if (made != null && en) {
+            w.step(
+                    "w",
+                    "on the bare roof",
+                    "{q_p} · ({c_pe} + {c_pi})",
+                    Show.both(
+                            units,
+                            Dimension.LOAD,
+                            made.velocityPa()
+                                    * (tables.en().recommended("flat_roof_zone_i_positive") + made.internal())),
+                    "EN 1991-1-4 5.2, Table 7.2 and 7.2.9(6); zone I is taken everywhere, on the safe side",
+                    Term.computed(
+                            "q_p",
+                            "peak velocity pressure",
+                            Show.both(units, Dimension.LOAD, made.velocityPa()),
+                            "site.qh"),
+                    Term.data(
+                            "c_pe",
+                            "pressure outside",
+                            Show.number(tables.en().recommended("flat_roof_zone_i_positive"), 2),
+                            Origin.TABLE,
+                            tables.en().recommendedTable()),
+                    Term.data(
+                            "c_pi",
+                            "suction inside",
+                            Show.number(made.internal(), 2),
+                            Origin.TABLE,
+                            tables.en().recommendedTable()));
+        } else if (made != null) {
+            double coefficient = tables.panels().lowSlopePressure().at(Unit.SQUARE_FOOT.fromSi(EXAMPLE_M2));
+            w.step(
+                    "p",
+                    "on the bare roof, for a member that carries " + area,
+                    "max({q_h} · ({GC_p} + {GC_pi}), {p_min})",
+                    Show.both(
+                            units,
+                            Dimension.LOAD,
+                            Math.max(made.leastPa(), made.velocityPa() * (coefficient + made.internal()))),
+                    "ASCE 7-16 30.3.2, Fig. 30.3-2A; 30.2.2",
+                    Term.computed(
+                            "q_h",
+                            "velocity pressure at roof height",
+                            Show.both(units, Dimension.LOAD, made.velocityPa()),
+                            "site.qh"),
+                    Term.data(
+                            "GC_p",
+                            "pressure outside",
+                            Show.number(coefficient, 3),
+                            Origin.TABLE,
+                            tables.panels().lowSlopeTable()),
+                    Term.data(
+                            "GC_pi",
+                            "suction inside",
+                            Show.number(made.internal(), 2),
+                            Origin.TABLE,
+                            tables.panels().internalTable()),
+                    Term.data(
+                            "p_min",
+                            "least on components",
+                            Show.both(units, Dimension.LOAD, made.leastPa()),
+                            Origin.TABLE,
+                            tables.zones().table()));
+        }
+        if (!Double.isNaN(down.engineerPa())) {
+            w.step(
+                    "p",
+                    made == null ? "by an engineer: no method is at hand" : "the larger of it and an engineer's value",
+                    "{p_e}",
+                    answer,
+                    "",
+                    Term.given(
+                            "p_e",
+                            "entered",
+                            Show.both(units, Dimension.LOAD, down.engineerPa()),
+                            design.job().roof().fabric().structure().windDown()));
+        }
+        HoldDown.Position worst = design.holdDown().worst();
+        if (worst != null && design.holdDown().established() && design.faceWind() == null) {
+            HoldDown.Demand d =
+                    design.holdDown().demands().get(worst.shares().get(0).module());
+            w.step(
+                    "p_m",
+                    "on module " + d.module().number() + " in plan, at the area its uplift was found for",
+                    "{p} · cos {tilt}",
+                    Show.both(
+                            units,
+                            Dimension.LOAD,
+                            design.downWind().modulePa(d.module().index(), 0)),
+                    "the downward coefficient of the array's method",
+                    Term.computed(
+                            "p",
+                            "square to the module",
+                            Show.both(units, Dimension.LOAD, d.pressure().downPa()),
+                            "uplift/" + d.module().number()),
+                    Term.given(
+                            "tilt",
+                            "tilt",
+                            design.job().array().tilt().typed(),
+                            design.job().array().tilt()));
+        }
+        return w.note(
+                        design.faceWind() == null
+                                ? "Where modules lie, what presses on them takes the place of the pressure on the roof below (ASCE 7-16 29.4.3); without the array the roof takes its own."
+                                : "Modules parallel to the roof take the larger of their own pressure and that of the bare roof.")
+                .note("The area is that of the member looked at; the larger it is, the smaller the pressure.")
+                .build();
+    }
+}

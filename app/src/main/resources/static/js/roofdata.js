@@ -17,13 +17,13 @@ export class RoofData {
         this.modules.push({ row, column: column + i, s: s + i * this.column, t, kind: kinds[at], string: strings[at] });
       }
     }
-    const { s, t, row, place, needed, placed } = this.positions;
-    const [ts, rows, places, need, place2] = [t, row, place, needed, placed].map(unpack);
+    const { s, t, row, place, needed, placed, marks } = this.positions;
+    const [ts, rows, places, need, place2, mark] = [t, row, place, needed, placed, marks].map(unpack);
     let at = 0;
     this.positions = s.map((step, i) => {
       at += step;
       const k = `${this.prefix}${places[i] + i + 1}`;
-      return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i] };
+      return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i], mark: mark[i] };
     });
   }
 
@@ -78,7 +78,7 @@ export class RoofData {
   count(position) {
     const p = this.positions[position];
     if (!this.established) return "?";
-    return p.needed > p.placed ? `${p.placed}!` : `${p.placed}`;
+    return `${p.placed}${p.mark}`;
   }
 
   kindOf(position) {
@@ -89,7 +89,8 @@ export class RoofData {
   words(position) {
     const p = this.positions[position];
     const m = this.moduleOf(position);
-    const counted = p.needed > p.placed ? `${p.needed} blocks needed, ${p.placed} fit` : `${p.placed} blocks`;
+    const beside = { "!": `, ${p.needed} needed`, "+A": " and attachments" }[p.mark] ?? "";
+    const counted = `${p.placed} ${p.placed === 1 ? "block" : "blocks"}${beside}`;
     const blocks = this.established ? counted : "blocks not established";
     const module = m ? `, ${this.kinds[m.kind]}${m.string ? ", string " + m.string : ", in no string"}` : "";
     return `Row ${p.row}, position ${p.place}: ${blocks}${module}`;

@@ -79,7 +79,7 @@ export class View {
       const px = at.x * 100;
       const py = -at.y * 100;
       if (px < x - margin || px > x + w + margin || py < y - margin || py > y + h + margin) continue;
-      html += `<text${p.needed > p.placed ? ' class="full"' : ""} x="${px.toFixed(0)}" y="${(py + depth * 33).toFixed(0)}">${this.data.count(i)}</text>`;
+      html += `<text${p.mark === "!" ? ' class="full"' : ""} x="${px.toFixed(0)}" y="${(py + depth * 33).toFixed(0)}">${this.data.count(i)}</text>`;
       count++;
     }
     group.innerHTML = html;

@@ -110,8 +110,8 @@ final class ArrayLayer {
             Coordinate at = layout.frame().plan(p.s(), p.t());
             String count =
                     design.holdDown().established() ? String.valueOf(p.ballast().blocksPlaced()) : "?";
-            String words = p.ballast().full() ? count + "!" : count;
-            svg.text(p.ballast().full() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
+            String words = count + p.ballast().mark();
+            svg.text(p.ballast().lacks() ? "class=\"full\"" : "", at.x, at.y - layout.depthM() * 0.33, words);
         }
         svg.close("g");
     }

@@ -74,7 +74,7 @@ record CountRegions(List<Region> regions, List<double[]> borders) {
             return a != null
                     && b != null
                     && a.ballast().blocksPlaced() == b.ballast().blocksPlaced()
-                    && a.ballast().full() == b.ballast().full();
+                    && a.ballast().mark().equals(b.ballast().mark());
         }
     }
 
@@ -150,8 +150,8 @@ record CountRegions(List<Region> regions, List<double[]> borders) {
         int side = square[best[0]][best[1]];
         HoldDown.Position last = grid.at[best[0]][best[1]];
         HoldDown.Position first = grid.at[best[0] - side + 1][best[1] - side + 1];
-        boolean full = last.ballast().full();
-        String words = known ? last.ballast().blocksPlaced() + (full ? "!" : "") : "?";
+        boolean full = last.ballast().lacks();
+        String words = known ? last.ballast().blocksPlaced() + last.ballast().mark() : "?";
         return new Region(words, full, (first.s() + last.s()) / 2, (first.t() + last.t()) / 2, side, count);
     }
 

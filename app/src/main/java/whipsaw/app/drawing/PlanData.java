@@ -135,6 +135,7 @@ public final class PlanData {
         Repeats row = new Repeats();
         Repeats needed = new Repeats();
         Repeats placed = new Repeats();
+        Repeats marks = new Repeats();
         Repeats first = new Repeats();
         long lastS = 0;
         String prefix = "";
@@ -152,6 +153,7 @@ public final class PlanData {
             first.add(Integer.parseInt(digits) - s.size());
             needed.add(p.ballast().blocksNeeded());
             placed.add(p.ballast().blocksPlaced());
+            marks.add(p.ballast().mark());
         }
         data.put("prefix", prefix);
         data.put(
@@ -168,7 +170,9 @@ public final class PlanData {
                         "needed",
                         needed.list(),
                         "placed",
-                        placed.list()));
+                        placed.list(),
+                        "marks",
+                        marks.list()));
     }
 
     /** A list as values and how often each follows itself. */

@@ -93,12 +93,11 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
             HoldDown.Demand demand =
                     design.holdDown().demands().get(p.shares().get(0).module());
             int row = demand.module().row();
-            String count = known ? p.ballast().blocksPlaced() + (p.ballast().full() ? "!" : "") : "?";
+            String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
             String words = "position "
                     + p.number()
                     + ": "
-                    + (known ? p.ballast().blocksPlaced() + " blocks" : "blocks not established")
-                    + (p.ballast().full() ? ", " + p.ballast().blocksNeeded() + " needed" : "")
+                    + (known ? p.ballast().words() : "blocks not established")
                     + ", zone "
                     + demand.zone();
             places.computeIfAbsent(row, k -> new ArrayList<>()).add(new Place(p.number(), count, words));

@@ -118,7 +118,8 @@ final class RoofEntry extends EntryFields {
                                 "Parapet thickness",
                                 Dimension.PART_LENGTH,
                                 p == null ? null : p.thickness(),
-                                "none")));
+                                "none"),
+                        yesNo(path + ".curb", "Designed as a curb for the array", p != null && p.curb())));
     }
 
     /** How the roof rises, what it is made of, and what was found in single bays. */

@@ -243,7 +243,7 @@ public final class DxfDrawing {
         }
         boolean known = design.holdDown().established();
         for (HoldDown.Position p : design.holdDown().positions()) {
-            String count = known ? p.ballast().blocksPlaced() + (p.ballast().full() ? "!" : "") : "?";
+            String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
             text("BLOCK-COUNTS", frame.plan(p.s(), p.t()), layout.depthM() * 0.5, count);
         }
     }

@@ -68,6 +68,7 @@ public final class Schedules {
                 "y_ft",
                 "blocks_needed",
                 "blocks_placed",
+                "beside_them",
                 "ballast_kg",
                 "ballast_lb");
         boolean known = design.holdDown().established();
@@ -85,6 +86,11 @@ public final class Schedules {
                     number(Unit.FOOT.fromSi(at.y), 3),
                     known ? p.ballast().blocksNeeded() : UNKNOWN,
                     known ? p.ballast().blocksPlaced() : UNKNOWN,
+                    !known || !p.ballast().full()
+                            ? ""
+                            : p.ballast().lacks()
+                                    ? "lacks blocks"
+                                    : "attachments, places not designed: not for setting out",
                     known ? number(p.ballast().placedKg(), 2) : null,
                     known ? number(Unit.POUND.fromSi(p.ballast().placedKg()), 1) : null);
         }

@@ -46,7 +46,9 @@ public record JobSheet(
         List<String> assumptions,
         List<DataSource> sources,
         String status,
-        String legend) {
+        String legend,
+        String rowsFrom,
+        String countsFrom) {
 
     /**
      * One row of the ballast map.
@@ -90,12 +92,18 @@ public record JobSheet(
                 assumptions(design, units),
                 new Figures(design, tables).sources(),
                 new Figures(design, tables).status().words(),
-                legend(design, paper));
+                legend(design, paper),
+                design.layout().rowsFrom(),
+                design.layout().countsFrom());
     }
 
     private static String legend(Design design, PaperSize paper) {
         String marks = "An exclamation mark means more are needed than it takes, a question mark that nothing is"
-                + " established.";
+                + " established."
+                + (design.attached() == null
+                        ? ""
+                        : " +A: attachments hold what the blocks do not, " + design.attached().needed()
+                                + " in all by a first estimate; their places are not designed: not for setting out.");
         return PaperScale.countsLegible(design, paper)
                 ? "Numbers are blocks at each position. " + marks
                 : "Numbers are blocks at each position of an area with a heavy border; every position is in the table of"
@@ -129,21 +137,19 @@ public record JobSheet(
         StringBuilder text = new StringBuilder();
         int blocks = 0;
         int counted = 0;
-        double reached = Double.NaN;
+        HoldDown.Position before = null;
         boolean known = design.holdDown().established();
         for (HoldDown.Position p : positions) {
-            if (!Double.isNaN(reached) && p.s() - reached > design.layout().columnPitchM() * 1.2) {
+            if (before != null && !HoldDown.follows(design.layout(), before, p)) {
                 text.append(" |");
             }
             boolean five = counted > 0 && counted % GROUP == 0;
             text.append(text.length() == 0 ? "" : five ? WIDE : " ")
                     .append(known ? String.valueOf(p.ballast().blocksPlaced()) : "?");
-            if (p.ballast().full()) {
-                text.append('!');
-            }
+            text.append(p.ballast().mark());
             blocks += p.ballast().blocksPlaced();
             counted++;
-            reached = p.s();
+            before = p;
         }
         int modules = (int) design.layout().modules().stream()
                 .mapToInt(ArrayLayout.Module::row)

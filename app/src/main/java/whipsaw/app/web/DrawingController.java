@@ -81,6 +81,8 @@ public class DrawingController {
         model.addAttribute("slug", slug);
         model.addAttribute("job", design.job());
         model.addAttribute("list", RoofList.of(design, row));
+        model.addAttribute("rowsFrom", design.layout().rowsFrom());
+        model.addAttribute("countsFrom", design.layout().countsFrom());
         return "list";
     }
 

@@ -31,9 +31,11 @@ public class FieldController {
     /**
      * One position of a row.
      *
+     * @param full whether it lacks blocks
+     * @param attached whether attachments hold what its blocks do not
      * @param breakBefore whether the row is interrupted before it
      */
-    public record Cell(String place, String count, boolean full, boolean breakBefore) {}
+    public record Cell(String place, String count, boolean full, boolean attached, boolean breakBefore) {}
 
     @GetMapping("/jobs/{slug}/field")
     public String row(@PathVariable String slug, @RequestParam(defaultValue = "0") int row, Model model) {
@@ -44,7 +46,9 @@ public class FieldController {
         int wanted = row == 0 && !rows.isEmpty() ? rows.first() : row;
         if (!rows.isEmpty() && !rows.contains(wanted)) {
             throw new StoreException(
-                    "there is no row " + row + " in this job: its rows are " + rows.first() + " to " + rows.last());
+                    "there is no row " + row + " in this job: the nearest with modules are "
+                            + (rows.lower(row) == null ? "" : rows.lower(row) + (rows.higher(row) == null ? "" : " and "))
+                            + (rows.higher(row) == null ? "" : rows.higher(row)));
         }
         List<Cell> cells = cells(design, wanted);
         UnitSystem units = design.job().project().units();
@@ -59,6 +63,13 @@ public class FieldController {
         model.addAttribute("before", rows.lower(wanted));
         model.addAttribute("after", rows.higher(wanted));
         model.addAttribute("cells", cells);
+        model.addAttribute("rows", rows.size());
+        model.addAttribute("choices", rows);
+        model.addAttribute("short", cells.stream().anyMatch(Cell::full));
+        model.addAttribute("attached", cells.stream().anyMatch(Cell::attached));
+        model.addAttribute("breaks", cells.stream().anyMatch(Cell::breakBefore));
+        model.addAttribute("countsFrom", design.layout().countsFrom());
+        model.addAttribute("rowsFrom", design.layout().rowsFrom());
         model.addAttribute(
                 "words",
                 known
@@ -84,16 +95,16 @@ public class FieldController {
         ArrayLayout layout = design.layout();
         boolean known = design.holdDown().established();
         List<Cell> cells = new ArrayList<>();
-        double reached = Double.NaN;
+        HoldDown.Position before = null;
         for (HoldDown.Position p : design.holdDown().positions()) {
             if (rowOf(design, p) != row) {
                 continue;
             }
-            boolean apart = p.s() - reached > layout.columnPitchM() * 1.2;
+            boolean apart = before != null && !HoldDown.follows(layout, before, p);
             String place = p.number().substring(p.number().indexOf('-') + 1);
-            String count = known ? String.valueOf(p.ballast().blocksPlaced()) : "?";
-            cells.add(new Cell(place, count, p.ballast().full(), apart));
-            reached = p.s();
+            String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
+            cells.add(new Cell(place, count, known && p.ballast().lacks(), known && p.ballast().attached(), apart));
+            before = p;
         }
         return cells;
     }

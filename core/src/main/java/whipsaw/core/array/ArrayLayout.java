@@ -19,7 +19,7 @@ import whipsaw.core.units.Measure;
  * @param alongM module dimension along the row
  * @param depthM footprint of a row
  * @param modules in order of rows from the front and columns from the left
- * @param rows number of row lines with modules
+ * @param rows how many rows have modules; a row line without any keeps its number, so the last one may be higher
  * @param walkwaysAfter row numbers behind which a walkway lies
  * @param notRemoved places to be left out that no module lies at
  */
@@ -94,6 +94,29 @@ public record ArrayLayout(
     /** Distance between the starts of neighbouring modules of a row. */
     public double columnPitchM() {
         return alongM + moduleGap.si();
+    }
+
+    /** Number of the last row; 0 without modules. */
+    public int lastRow() {
+        return modules.isEmpty() ? 0 : modules.get(modules.size() - 1).row();
+    }
+
+    private static final String[] ENDS = {
+        "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"
+    };
+
+    /** The end of every row at which its positions begin to count, by the compass: west where rows face south. */
+    public String countsFrom() {
+        return end(facingDeg + 90);
+    }
+
+    /** The end of the array at which rows begin to count, by the compass: south where rows face south. */
+    public String rowsFrom() {
+        return end(facingDeg);
+    }
+
+    private static String end(double azimuthDeg) {
+        return ENDS[(int) Math.floorMod(Math.round(azimuthDeg / 45), 8L)];
     }
 
     /** Whether two modules of a row stand side by side. */

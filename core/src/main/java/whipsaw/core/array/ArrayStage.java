@@ -307,7 +307,10 @@ public final class ArrayStage {
                 job.array().module().length().si(),
                 spacing.depthM(),
                 modules,
-                lastRow,
+                (int) modules.stream()
+                        .mapToInt(ArrayLayout.Module::row)
+                        .distinct()
+                        .count(),
                 walkways,
                 notRemoved,
                 low,

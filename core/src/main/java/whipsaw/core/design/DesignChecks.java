@@ -284,15 +284,14 @@ final class DesignChecks {
     }
 
     private void ballast() {
-        HoldDown.Position worst = design.holdDown().worst();
-        if (worst == null || !design.holdDown().established() || design.attached() != null) {
+        HoldDown.Position worst = design.holdDown().worstByWeight();
+        if (worst == null || !design.holdDown().established()) {
             return;
         }
-        List<Integer> over = design.holdDown().positions().stream()
-                .filter(p -> p.ballast().full())
+        List<Integer> over = design.holdDown().lacking().stream()
                 .map(HoldDown.Position::index)
                 .toList();
-        long full = design.holdDown().fullPositions();
+        int full = over.size();
         int missing = design.holdDown().missingBlocks();
         checks.add(Check.compare(
                 "ballast.position",

@@ -71,7 +71,7 @@ public final class Solver {
         RowSnow rows = RowSnow.of(job, plan, site, layout, tables);
         DownWind down = DownWind.of(job, plan, site, wind, layout, holdDown, tables);
         RoofMembers members = RoofMembers.of(job, plan, site, rows, wind, down, layout, holdDown, tables);
-        AttachedArray attached = AttachedArray.of(job, layout, holdDown, loads, tables);
+        AttachedArray attached = AttachedArray.of(job, site, layout, holdDown, down, loads, tables);
         ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
         FootPressure feet = FootPressure.of(job, site, down, layout, holdDown, tables);
         Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);

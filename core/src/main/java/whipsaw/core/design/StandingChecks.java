@@ -3,7 +3,9 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.check.Check;
+import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
+import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
@@ -93,17 +95,28 @@ final class StandingChecks {
                 + Show.both(units, Dimension.FORCE, a.each().tension().si()) + " up, "
                 + Show.both(units, Dimension.FORCE, a.each().shear().si()) + " along";
         boolean known = a.missing().isEmpty();
-        checks.add(Check.stated(
+        String press = Double.isNaN(a.pressN())
+                ? ""
+                : "; up to " + Show.both(units, Dimension.FORCE, a.pressN()) + " presses down beside one";
+        checks.add(new Check(
                 "array.attachments",
                 "Attachments",
-                a.needed() + (known ? "" : " by wind alone; missing for the earthquake: " + a.missing()),
+                a.needed() + (known ? "" : " by wind alone; missing for the earthquake: " + a.missing()) + press,
                 each,
-                known ? Verdict.CLOSE : Verdict.NOT_ESTABLISHED,
-                "as entered; first estimate, pooled along each row",
+                Double.NaN,
+                known ? Verdict.NEEDS_ENGINEER : Verdict.NOT_ESTABLISHED,
+                new Place(
+                        a.groups().size() + (a.groups().size() == 1 ? " group" : " groups") + " of positions",
+                        Place.Kind.POSITIONS,
+                        a.groups().stream()
+                                .flatMap(g -> g.positions().stream())
+                                .map(HoldDown.Position::index)
+                                .toList()),
+                "as entered; first estimate, shared over no more than the tray system has been shown to share",
                 "array.attachments",
                 known
-                        ? "an engineer confirms what one takes, that the racking carries the load to them, and what they"
-                                + " pull on deck and members"
+                        ? "their places are not designed and what they pull on deck and members is not checked: an engineer"
+                                + " places them, and confirms what one takes and that the racking carries the load to them"
                         : "enter it under Site"));
     }
 

@@ -13,7 +13,7 @@ import whipsaw.core.working.Working;
 
 /** Working of the attachments that hold what weight does not. */
 final class AttachmentFigures {
-    private static final int MOST_ROWS = 12;
+    private static final int MOST_GROUPS = 12;
 
     private AttachmentFigures() {}
 
@@ -35,43 +35,44 @@ final class AttachmentFigures {
                 force(units, a.each().shear().si()),
                 a.each().shear());
         Working.Builder w = Working.of("array.attachments", "Attachments, first estimate", String.valueOf(a.needed()));
-        for (AttachedArray.Row row : a.rows().stream().limit(MOST_ROWS).toList()) {
+        for (AttachedArray.Group g : a.groups().stream().limit(MOST_GROUPS).toList()) {
             w.step(
                     "n_i",
-                    "row from module " + row.name() + ", " + row.positions() + " positions that lack weight",
+                    "from position " + g.name() + ", " + g.positions().size() + " lacking weight within " + g.within()
+                            + (g.within() == 1 ? " module" : " modules that share load"),
                     "{T} / {T_a} + {V} / {V_a}, rounded up",
-                    String.valueOf(row.attachments()),
-                    "linear interaction; tension and shear left over at full positions",
-                    Term.computed("T", "uplift left over", force(units, row.tensionN()), null),
+                    String.valueOf(g.attachments()),
+                    "linear interaction, at least one; tension and shear left over at full positions, at allowable level in ASCE 7",
+                    Term.computed("T", "uplift left over", force(units, g.tensionN()), null),
                     tension,
-                    Term.computed("V", "sliding left over", force(units, row.shearN()), null),
+                    Term.computed("V", "sliding left over", force(units, g.shearN()), null),
                     shear);
         }
-        if (a.rows().size() > MOST_ROWS) {
-            w.note("And " + (a.rows().size() - MOST_ROWS) + " more rows in the same way.");
+        if (a.groups().size() > MOST_GROUPS) {
+            w.note("And " + (a.groups().size() - MOST_GROUPS) + " more groups in the same way.");
         }
-        w.step("n_w", "by wind", "Σ n_i over " + a.rows().size() + " rows", String.valueOf(a.byWind()), "");
+        w.step("n_w", "by wind", "Σ n_i over " + a.groups().size() + " groups", String.valueOf(a.byWind()), "");
         AttachedArray.Quake q = a.quake();
         if (q != null) {
             Job.AsceSite site = (Job.AsceSite) design.job().site().code();
             double sds = site.sds();
-            boolean strength = site.edition().strength();
             w.step(
                             "F_p",
                             "seismic force of the whole array, strength level, at the height of the roof",
-                            "0.4 · {a_p} · {S_DS} · {W} / ({R_p} / I_p) · (1 + 2 z/h), within its bounds",
+                            "0.4 · {a_p} · {S_DS} · {W} / ({R_p} / {I_p}) · (1 + 2 z/h), within its bounds",
                             force(units, q.forceN()),
-                            "ASCE 7-16 13.3.1, " + q.byRule() + "; I_p = 1, z = h",
+                            "ASCE 7-16 13.3.1, " + q.byRule() + "; z = h",
                             data("a_p", "amplification", "attached_ap", tables),
                             Term.given("S_DS", "spectral acceleration", Show.number(sds, 3) + " g", null),
                             Term.computed("W", "array with its blocks", force(units, q.weightN()), "roof.footprint"),
-                            data("R_p", "response", "attached_rp", tables))
+                            data("R_p", "response", "attached_rp", tables),
+                            data("I_p", "importance", "component_importance_" + site.riskCategory(), tables))
                     .step(
                             "n_e",
                             "by the earthquake, weight not counted as holding",
-                            (strength ? "" : "0.7 · ") + "{F_p} / {V_a}, rounded up",
+                            "0.7 · {F_p} / {V_a}, rounded up",
                             String.valueOf(q.attachments()),
-                            strength ? "ASCE 7-16 2.3.6" : "ASCE 7-16 2.4.5",
+                            "ASCE 7-16 2.4.5",
                             Term.computed("F_p", "seismic force", force(units, q.forceN()), null),
                             shear);
         } else if (!a.missing().isEmpty()) {
@@ -81,8 +82,9 @@ final class AttachmentFigures {
         }
         return w.step("n", "the larger", "", String.valueOf(a.needed()), "")
                 .note(
-                        "Pooled along a row: the racking has to carry the load to them. Where they stand, and what they pull"
-                                + " on deck and members, is for the engineer.")
+                        "Shared over no more modules than the tray system has been shown to share load over; the racking has"
+                                + " to carry the load to them. Where they stand, and what they pull on deck and members, is"
+                                + " for the engineer.")
                 .build();
     }
 

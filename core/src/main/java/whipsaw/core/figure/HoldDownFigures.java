@@ -208,7 +208,7 @@ final class HoldDownFigures {
         String method = b.hold().factors().words();
         String blocks = b.blocksNeeded()
                 + (b.blocksNeeded() == 1 ? " block" : " blocks")
-                + (b.full() ? " needed, " + b.blocksPlaced() + " fit" : "");
+                + (b.full() ? " needed, " + b.blocksPlaced() + (b.attached() ? " and attachments" : " fit") : "");
         Working.Builder w =
                 Working.of("ballast/" + position.number(), "Ballast of position " + position.number(), blocks);
         for (HoldDown.Share share : position.shares()) {

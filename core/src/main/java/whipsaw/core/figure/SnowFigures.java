@@ -230,7 +230,7 @@ final class SnowFigures {
                                 "W",
                                 "eave to ridge",
                                 significant(Unit.FOOT.fromSi(snow.input().eaveToRidgeM()), 4) + " ft",
-                                "short side of the building, on the safe side"))
+                                "long side of the building, whatever way it falls: on the safe side"))
                 .step(
                         "",
                         "the larger of both cases",

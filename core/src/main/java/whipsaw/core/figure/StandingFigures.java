@@ -40,7 +40,12 @@ final class StandingFigures {
                                 Show.number(tables.seismic().value("displacement_factor"), 1) + " ft",
                                 Origin.TABLE,
                                 tables.seismic().table()),
-                        Term.byRule("I_e", "importance of the array", "1.0", "no hazard is stored on the roof"),
+                        Term.data(
+                                "I_e",
+                                "importance of risk category " + site.riskCategory(),
+                                Show.number(tables.seismic().value("importance_" + site.riskCategory()), 2),
+                                Origin.TABLE,
+                                tables.seismic().table()),
                         Term.given("S_DS", "spectral acceleration", Show.number(site.sds(), 3) + " g", null),
                         Term.data(
                                 "c",
@@ -58,7 +63,7 @@ final class StandingFigures {
             w.step(
                     "",
                     "to " + room.name(),
-                    "{f} · {δ}",
+                    room.need().clearance().leastM() > 0 ? "max({f} · {δ}, {least})" : "{f} · {δ}",
                     Show.both(units, Dimension.ROOF_LENGTH, room.need().requiredM())
                             + (room.need().ok() ? " wanted, " : " wanted, and only ")
                             + Show.both(
@@ -73,12 +78,21 @@ final class StandingFigures {
                             Show.number(room.need().clearance().factor(), 2),
                             Origin.TABLE,
                             tables.seismic().table()),
+                    Term.data(
+                            "least",
+                            "whatever the displacement",
+                            Show.both(
+                                    units,
+                                    Dimension.ROOF_LENGTH,
+                                    room.need().clearance().leastM()),
+                            Origin.TABLE,
+                            tables.seismic().table()),
                     Term.computed("δ", "displacement", slides, null));
         }
         return w.note(
                         "Also wanted: roof slope up to 1 in 20, friction of at least 0.4 by test, up to 6 stories, risk category up to III, the array tied together for 0.2 S_DS W.")
                 .note(
-                        "A parapet is taken as a curb that holds the array; its height and strength are for the engineer. Design categories A and B may be exempt: the engineer says so. The factors at an open edge and between arrays are read with LOW confidence.")
+                        "A parapet counts as a curb where it is high enough and entered as designed for the array running into it. Design categories A and B may be exempt: the engineer says so. The factor between parts of an array is read with LOW confidence.")
                 .build();
     }
 

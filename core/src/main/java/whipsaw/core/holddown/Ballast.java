@@ -50,18 +50,72 @@ public record Ballast(
      * @param mostBlocks what the position takes
      * @param roofSlopeDeg fall of the roof
      * @param factors load factors of the method
+     * @param attached whether attachments take over what is left when the position is full
      */
     public record Hold(
-            double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {
-        /** The same with no more blocks than this. */
-        Hold atMost(int blocks) {
-            return new Hold(friction, blockKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors);
+            double friction,
+            double blockKg,
+            int mostBlocks,
+            double roofSlopeDeg,
+            WindTables.LoadFactors factors,
+            boolean attached) {
+        /** Weight alone. */
+        public Hold(
+                double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {
+            this(friction, blockKg, mostBlocks, roofSlopeDeg, factors, false);
+        }
+
+        /** The same with no more blocks than this, and attachments beside them. */
+        Hold attachedAbove(int blocks) {
+            return new Hold(friction, blockKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors, true);
         }
     }
 
     /** Whether more blocks are needed than the position takes. */
     public boolean full() {
         return blocksNeeded > blocksPlaced;
+    }
+
+    /** Whether it is full and attachments take over. */
+    public boolean attached() {
+        return full() && hold.attached();
+    }
+
+    /** Whether it is full and nothing else holds it. */
+    public boolean lacks() {
+        return full() && !hold.attached();
+    }
+
+    /** Stands after the number of blocks: {@code !} where some are missing, {@code +A} where attachments take over. */
+    public String mark() {
+        return lacks() ? "!" : attached() ? "+A" : "";
+    }
+
+    /** What the position gets, in words. */
+    public String words() {
+        String blocks = blocksPlaced + (blocksPlaced == 1 ? " block" : " blocks");
+        if (lacks()) {
+            return blocks + ", " + blocksNeeded + " needed";
+        }
+        return attached() ? blocks + " and attachments" : blocks;
+    }
+
+    /** Forces that the weight of a position leaves over. */
+    public record Left(double tensionN, double shearN) {}
+
+    /** What the blocks placed leave over under other load factors, those attachments are held against. */
+    public Left left(WindTables.LoadFactors factors) {
+        return left(demand, hold, blocksPlaced, factors);
+    }
+
+    private static Left left(Demand d, Hold h, int placed, WindTables.LoadFactors factors) {
+        double cos = Math.cos(Math.toRadians(h.roofSlopeDeg()));
+        double sin = Math.sin(Math.toRadians(h.roofSlopeDeg()));
+        double weightN = (d.ownMassKg() + placed * h.blockKg()) * GRAVITY;
+        double pressing = factors.dead() * weightN * cos - factors.wind() * d.upliftN();
+        double shear =
+                factors.wind() * d.dragN() + factors.dead() * weightN * sin - h.friction() * Math.max(0, pressing);
+        return new Left(Math.max(0, -pressing), Math.max(0, shear));
     }
 
     public double placedKg() {
@@ -102,15 +156,18 @@ public record Ballast(
         double requiredKg = Math.max(0, Math.max(upliftKg, slidingKg) - d.ownMassKg());
         int needed = Math.max(0, Limits.ceil(requiredKg / h.blockKg()));
         int placed = Math.min(needed, h.mostBlocks());
-        double tension = 0;
-        double shear = 0;
-        if (needed > placed) {
-            double weightN = (d.ownMassKg() + placed * h.blockKg()) * GRAVITY;
-            double pressing = fG * weightN * cos - fW * d.upliftN();
-            tension = Math.max(0, -pressing);
-            shear = Math.max(0, fW * d.dragN() + fG * weightN * sin - h.friction() * Math.max(0, pressing));
-        }
-        return new Ballast(d, h, upliftKg, slidingKg, requiredKg, needed, placed, slidingKg > upliftKg, tension, shear);
+        Left left = needed > placed ? left(d, h, placed, h.factors()) : new Left(0, 0);
+        return new Ballast(
+                d,
+                h,
+                upliftKg,
+                slidingKg,
+                requiredKg,
+                needed,
+                placed,
+                slidingKg > upliftKg,
+                left.tensionN(),
+                left.shearN());
     }
 
     /**

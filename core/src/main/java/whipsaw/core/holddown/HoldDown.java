@@ -79,15 +79,30 @@ public record HoldDown(
         return positions.stream().mapToDouble(p -> p.ballast().placedKg()).sum();
     }
 
-    /** Blocks that no position has room for. */
+    /** Whether a position follows another without a break between the modules they hold. */
+    public static boolean follows(ArrayLayout layout, Position before, Position p) {
+        int a = before.shares().get(before.shares().size() - 1).module();
+        int b = p.shares().get(0).module();
+        return a == b
+                || layout.adjacent(layout.modules().get(a), layout.modules().get(b));
+    }
+
+    /** Blocks that no position has room for, where nothing else holds it. */
     public int missingBlocks() {
         return positions.stream()
+                .filter(p -> p.ballast().lacks())
                 .mapToInt(p -> p.ballast().blocksNeeded() - p.ballast().blocksPlaced())
                 .sum();
     }
 
-    public long fullPositions() {
-        return positions.stream().filter(p -> p.ballast().full()).count();
+    /** Positions that are full and that nothing else holds. */
+    public List<Position> lacking() {
+        return positions.stream().filter(p -> p.ballast().lacks()).toList();
+    }
+
+    /** Area of a module over which its load is shared, as the demand was found, in modules; at least 1. */
+    public int sharedModules(int module, double moduleM2) {
+        return Math.max(1, (int) Math.floor(demands.get(module).pressure().effectiveAreaM2() / moduleM2 + 1e-9));
     }
 
     /** The position that needs most blocks, or null without modules. */
@@ -97,6 +112,17 @@ public record HoldDown(
             if (worst == null || p.ballast().requiredKg() > worst.ballast().requiredKg()) {
                 worst = p;
             }
+        }
+        return worst;
+    }
+
+    /** The same of those that weight alone holds; null where attachments hold the others and there are no more. */
+    public Position worstByWeight() {
+        Position worst = null;
+        for (Position p : positions) {
+            boolean heavier =
+                    worst == null || p.ballast().requiredKg() > worst.ballast().requiredKg();
+            worst = !p.ballast().attached() && heavier ? p : worst;
         }
         return worst;
     }

@@ -47,7 +47,7 @@ public final class HoldDownStage {
                 job.roof().slope().si(),
                 tables.wind().loadFactors(method.loadMethod()));
         Job.Attachments attachments = job.array().attachments();
-        this.attached = attachments == null ? hold : hold.atMost(attachments.mostBlocks());
+        this.attached = attachments == null ? hold : hold.attachedAbove(attachments.mostBlocks());
         this.attachedBays = attachments == null
                 ? List.of()
                 : plan.bays().stream()
@@ -204,7 +204,8 @@ public final class HoldDownStage {
         Ballast.Demand demand = new Ballast.Demand(upliftN, dragN, massKg);
         Ballast.Hold here = holdAt(s, t);
         Ballast ballast = ballasts.computeIfAbsent(
-                List.of(upliftN, dragN, massKg, (double) here.mostBlocks()), key -> Ballast.of(demand, here));
+                List.of(upliftN, dragN, massKg, here.attached() ? here.mostBlocks() : -1.0),
+                key -> Ballast.of(demand, here));
         positions.add(new HoldDown.Position(positions.size(), number, s, t, shares, ballast));
     }
 }

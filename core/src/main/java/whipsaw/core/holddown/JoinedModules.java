@@ -9,11 +9,11 @@ import whipsaw.core.catalogue.TraySystem;
  * Groups of modules whose trays are joined: along the row, and across rows where the system links
  * them.
  */
-final class JoinedModules {
+public final class JoinedModules {
     private final int[] parent;
     private final int[] count;
 
-    JoinedModules(ArrayLayout layout, TraySystem tray) {
+    public JoinedModules(ArrayLayout layout, TraySystem tray) {
         int n = layout.modules().size();
         parent = new int[n];
         count = new int[n];
@@ -59,6 +59,11 @@ final class JoinedModules {
             parent[small] = large;
             count[large] += count[small];
         }
+    }
+
+    /** Key of the group of a module; the same for all that are joined to it. */
+    public int group(int module) {
+        return root(module);
     }
 
     /** Modules in the group of a module. */

@@ -24,7 +24,7 @@ final class Neighbours {
         this.openM = openM;
         alongRow = new EdgesAlong(plan.edges(), layout.frame(), true);
         acrossRows = new EdgesAlong(plan.edges(), layout.frame(), false);
-        for (int i = 0; i <= layout.rows(); i++) {
+        for (int i = 0; i <= layout.lastRow(); i++) {
             rows.add(new ArrayList<>());
         }
         layout.modules().forEach(m -> rows.get(m.row()).add(m));

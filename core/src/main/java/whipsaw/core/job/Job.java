@@ -75,6 +75,11 @@ public record Job(
             obstructions = List.copyOf(obstructions);
         }
 
+        /** The parapet of an edge; null where it has none. */
+        public Parapet parapet(int edge) {
+            return parapets.stream().filter(p -> p.edge() == edge).findFirst().orElse(null);
+        }
+
         /** Whether ballasted trays can stand on it: level and covered with a membrane. */
         public boolean takesTrays() {
             return fabric.flat() && !METAL.contains(covering);
@@ -161,8 +166,9 @@ public record Job(
 
     /**
      * @param edge number of the edge, from 1 in the order of the outline
+     * @param curb whether it was designed for an array that slides against it
      */
-    public record Parapet(int edge, Measure height, Measure thickness) {}
+    public record Parapet(int edge, Measure height, Measure thickness, boolean curb) {}
 
     /**
      * What the roof may carry in addition, with who said so.

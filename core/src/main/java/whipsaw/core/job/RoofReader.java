@@ -22,7 +22,8 @@ final class RoofReader {
             parapets.add(new Job.Parapet(
                     p.whole("edge", "Edge", 1, MOST_CORNERS),
                     JobReader.orZero(p.measureOrNull("height", Fields.PARAPET_HEIGHT)),
-                    JobReader.orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS))));
+                    JobReader.orZero(p.measureOrNull("thickness", Fields.PARAPET_THICKNESS)),
+                    p.flag("curb", "Designed as a curb", false)));
             p.done();
         }
         List<Job.Obstruction> obstructions = new ArrayList<>();

@@ -20,6 +20,7 @@ final class RoofWriter {
                 .put("edge", p.edge())
                 .length("height", p.height())
                 .length("thickness", p.thickness())
+                .put("curb", p.curb() ? true : null)
                 .map));
         if (roof.allowance() != null) {
             doc.put(

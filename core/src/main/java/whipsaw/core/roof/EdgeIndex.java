@@ -12,7 +12,8 @@ public final class EdgeIndex {
     private final List<RoofPlan.Edge> edges;
     private final STRtree tree;
 
-    EdgeIndex(List<RoofPlan.Edge> edges) {
+    /** @param edges of an outline, or walls made of them */
+    public EdgeIndex(List<RoofPlan.Edge> edges) {
         this.edges = edges;
         this.tree = edges.size() > FEW ? new STRtree() : null;
         if (tree != null) {

@@ -18,18 +18,20 @@ import whipsaw.core.units.Show;
  * @param widthM of the edge zones: two roof heights as the table ships
  * @param boxes around what each corner may make zone 3
  */
-public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, List<Envelope> boxes)
-        implements RoofZones {
+public record AsceZones(RoofPlan plan, double widthM, WindOutline outline, List<Envelope> boxes) implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
+
+    /** A corner cut or rounded within this part of the width is one corner. */
+    private static final double ROUNDED = 0.25;
 
     public static AsceZones of(RoofPlan plan, ParameterTable table) {
         double width = table.value("tilted_width_h") * plan.roof().height().si();
-        List<ZoneCorner> corners = ZoneCorner.of(plan);
+        WindOutline outline = WindOutline.of(plan, ROUNDED * width, width);
         return new AsceZones(
                 plan,
                 width,
-                corners,
-                corners.stream()
+                outline,
+                outline.corners().stream()
                         .map(c -> ZoneCorner.bothSlabs(c.before(), c.after(), width, plan)
                                 .getEnvelopeInternal())
                         .toList());
@@ -40,15 +42,15 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
         double x = (panel[0].x + panel[2].x) / 2;
         double y = (panel[0].y + panel[2].y) / 2;
         double reach = ZoneCorner.REACH * Math.hypot(panel[0].x - x, panel[0].y - y);
-        for (int i = 0; i < corners.size(); i++) {
-            ZoneCorner corner = corners.get(i);
+        for (int i = 0; i < outline.corners().size(); i++) {
+            ZoneCorner corner = outline.corners().get(i);
             if (ZoneCorner.mayHold(x, y, reach, boxes.get(i))
                     && Limits.atMost(EdgeDistance.toLine(panel, corner.before()), widthM)
                     && Limits.atMost(EdgeDistance.toLine(panel, corner.after()), widthM)) {
                 return "3";
             }
         }
-        return plan.index().near(panel, widthM).stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM))
+        return outline.index().near(panel, widthM).stream().anyMatch(edge -> EdgeDistance.within(panel, edge, widthM))
                 ? "2"
                 : "1";
     }
@@ -64,7 +66,7 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
     }
 
     private List<Area> drawn() {
-        Geometry field = plan.outline().buffer(-widthM, 16);
+        Geometry field = ZoneCorner.common(outline.field(widthM), plan.outline());
         Geometry corner = cornerAreas();
         List<Area> areas = new ArrayList<>();
         areas.add(new Area("1", 0, ZoneCorner.less(field, corner)));
@@ -77,7 +79,7 @@ public record AsceZones(RoofPlan plan, double widthM, List<ZoneCorner> corners, 
     /** Zone 3 as one shape. */
     public Geometry cornerAreas() {
         List<Geometry> areas = new ArrayList<>();
-        for (ZoneCorner corner : corners) {
+        for (ZoneCorner corner : outline.corners()) {
             areas.add(ZoneCorner.bothSlabs(corner.before(), corner.after(), widthM, plan));
         }
         return areas.isEmpty()

@@ -26,9 +26,11 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
 
     public static EnZones of(RoofPlan plan) {
         double twiceHeight = 2 * plan.roof().height().si();
-        List<ZoneCorner> corners = ZoneCorner.of(plan);
+        double e = Math.min(plan.shortSideM(), twiceHeight);
+        WindOutline outline = WindOutline.of(plan, e / 10, e / 4);
+        List<ZoneCorner> corners = outline.corners();
         List<Windward> sides = new ArrayList<>();
-        for (RoofPlan.Edge edge : plan.edges()) {
+        for (RoofPlan.Edge edge : outline.walls()) {
             RoofPlan.Edge before = null;
             RoofPlan.Edge after = null;
             for (ZoneCorner corner : corners) {

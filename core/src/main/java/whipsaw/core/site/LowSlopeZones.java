@@ -16,8 +16,7 @@ import whipsaw.core.units.Show;
  *
  * @param heightM mean roof height
  */
-public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<ZoneCorner> corners)
-        implements RoofZones {
+public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, WindOutline outline) implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
 
     /**
@@ -39,12 +38,13 @@ public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<Z
 
     public static LowSlopeZones of(RoofPlan plan, ParameterTable table) {
         double height = plan.roof().height().si();
-        return new LowSlopeZones(plan, height, Widths.at(height, table), ZoneCorner.of(plan));
+        Widths widths = Widths.at(height, table);
+        return new LowSlopeZones(plan, height, widths, WindOutline.of(plan, widths.corner(), widths.edge()));
     }
 
     @Override
     public String zone(Coordinate[] panel) {
-        for (ZoneCorner corner : corners) {
+        for (ZoneCorner corner : outline.corners()) {
             double a = EdgeDistance.toLine(panel, corner.before());
             double b = EdgeDistance.toLine(panel, corner.after());
             if (Limits.atMost(Math.max(a, b), widths.edge()) && Limits.atMost(Math.min(a, b), widths.corner())) {
@@ -58,7 +58,7 @@ public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<Z
     }
 
     private boolean near(Coordinate[] panel, double widthM) {
-        return plan.index().near(panel, widthM).stream().anyMatch(e -> EdgeDistance.within(panel, e, widthM));
+        return outline.index().near(panel, widthM).stream().anyMatch(e -> EdgeDistance.within(panel, e, widthM));
     }
 
     @Override
@@ -72,22 +72,22 @@ public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, List<Z
     }
 
     private List<Area> drawn() {
-        Geometry outline = plan.outline();
-        Geometry field = outline.buffer(-widths.inner(), 16);
-        Geometry inner = outline.buffer(-widths.edge(), 16);
+        Geometry roof = plan.outline();
+        Geometry field = ZoneCorner.common(outline.field(widths.inner()), roof);
+        Geometry inner = ZoneCorner.common(outline.field(widths.edge()), roof);
         List<Geometry> legs = new ArrayList<>();
-        for (ZoneCorner c : corners) {
+        for (ZoneCorner c : outline.corners()) {
             Geometry both = ZoneCorner.bothSlabs(c.before(), c.after(), widths.edge(), plan);
             legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.before(), widths.corner(), plan)));
             legs.add(ZoneCorner.common(both, ZoneCorner.slab(c.after(), widths.corner(), plan)));
         }
         Geometry corner = legs.isEmpty()
-                ? outline.getFactory().createPolygon()
-                : ZoneCorner.common(ZoneCorner.union(legs, plan), outline);
+                ? roof.getFactory().createPolygon()
+                : ZoneCorner.common(ZoneCorner.union(legs, plan), roof);
         List<Area> areas = new ArrayList<>();
         areas.add(new Area("1p", 0, ZoneCorner.less(field, corner)));
         areas.add(new Area("1", 1, ZoneCorner.less(ZoneCorner.less(inner, field), corner)));
-        areas.add(new Area("2", 2, ZoneCorner.less(ZoneCorner.less(outline, inner), corner)));
+        areas.add(new Area("2", 2, ZoneCorner.less(ZoneCorner.less(roof, inner), corner)));
         areas.add(new Area("3", 3, corner));
         areas.removeIf(a -> a.shape().isEmpty());
         return areas;

@@ -97,7 +97,8 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
                         site.snowThermal(),
                         tables.snow().value("importance_" + site.riskCategory()),
                         slope,
-                        plan.shortSideM()),
+                        // the way the roof falls is not asked for: the longer one is on the safe side
+                        plan.longSideM()),
                 tables.snow());
     }
 }

@@ -12,22 +12,36 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import whipsaw.core.roof.RoofPlan;
 
 /**
- * An outside corner with the two edges that meet there. Corners that turn by less than 20 deg count
- * as one bent edge, since their lines hardly cross.
+ * An outside corner with the two walls that meet there. Corners that turn by less than 20 deg count
+ * as one bent wall, since their lines hardly cross; a bend of many such corners is a corner where it turns by 20 deg
+ * within a length.
  */
 public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
     private static final double LEAST_TURN_DEG = 20;
 
-    static List<ZoneCorner> of(RoofPlan plan) {
-        List<RoofPlan.Edge> edges = plan.edges();
+    static List<ZoneCorner> of(List<RoofPlan.Edge> walls, double withinM) {
+        int n = walls.size();
         List<ZoneCorner> corners = new ArrayList<>();
-        for (int i = 0; i < edges.size(); i++) {
-            RoofPlan.Edge before = edges.get((i + edges.size() - 1) % edges.size());
-            RoofPlan.Edge after = edges.get(i);
-            boolean outside = inside(before, after.to()) && inside(after, before.from());
-            double cos = before.normalX() * after.normalX() + before.normalY() * after.normalY();
-            if (outside && cos < Math.cos(Math.toRadians(LEAST_TURN_DEG))) {
-                corners.add(new ZoneCorner(before, after));
+        for (int i = 0; i < n; i++) {
+            RoofPlan.Edge before = walls.get(i);
+            double turn = WindOutline.turnDeg(before, walls.get((i + 1) % n));
+            if (turn >= LEAST_TURN_DEG) {
+                corners.add(new ZoneCorner(before, walls.get((i + 1) % n)));
+                continue;
+            }
+            double length = 0;
+            for (int j = i + 1; j < i + n && turn > 0 && length <= withinM; j++) {
+                RoofPlan.Edge wall = walls.get(j % n);
+                double step = WindOutline.turnDeg(wall, walls.get((j + 1) % n));
+                length += wall.lengthM();
+                if (step <= 0 || step >= LEAST_TURN_DEG || length > withinM) {
+                    break;
+                }
+                turn += step;
+                if (turn >= LEAST_TURN_DEG) {
+                    corners.add(new ZoneCorner(before, walls.get((j + 1) % n)));
+                    break;
+                }
             }
         }
         return corners;
@@ -42,10 +56,6 @@ public record ZoneCorner(RoofPlan.Edge before, RoofPlan.Edge after) {
                 && x <= both.getMaxX() + reach
                 && y >= both.getMinY() - reach
                 && y <= both.getMaxY() + reach;
-    }
-
-    private static boolean inside(RoofPlan.Edge edge, Coordinate p) {
-        return (p.x - edge.from().x) * edge.normalX() + (p.y - edge.from().y) * edge.normalY() < 0;
     }
 
     /** The strip within a width of the line of an edge, on both sides. */

@@ -9,10 +9,13 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.ParameterTable;
+import whipsaw.core.units.Limits;
+import whipsaw.core.units.Unit;
 
 /**
  * What an array that only its weight holds may slide, and the room it has for it, ASCE 7-16 13.6.12. A parapet counts
- * as a curb; that it is strong enough is for the engineer.
+ * as a curb when it is high enough and was designed for the array running into it. Parts of the array that are not
+ * linked keep the distance of separate arrays.
  *
  * @param missing what has to be known first
  * @param rooms the tightest first
@@ -60,9 +63,22 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         RunIndex runs = new RunIndex(layout);
         for (RoofPlan.Edge e : plan.edges()) {
             double least = runs.distance(e.parapet()[3], e.parapet()[2]);
-            String kind = e.parapetHeightM() > 0 ? "edge_with_curb" : "edge_without_curb";
-            names.add("edge " + e.number() + (e.parapetHeightM() > 0 ? ", parapet" : ", open"));
-            clearances.add(new SeismicDisplacement.Clearance(kind, least, t.value("clear_" + kind)));
+            Job.Parapet parapet = job.roof().parapet(e.number());
+            boolean high = e.parapetHeightM() >= Unit.INCH.toSi(t.value("curb_least_height_in")) - Limits.SLACK;
+            boolean curb = parapet != null && parapet.curb() && high;
+            String why = parapet == null
+                    ? "open"
+                    : curb ? "curb" : high ? "parapet not designed as a curb" : "too low for a curb";
+            names.add("edge " + e.number() + ", " + why);
+            clearances.add(
+                    curb
+                            ? new SeismicDisplacement.Clearance(
+                                    "edge_with_curb", least, t.value("clear_edge_with_curb"))
+                            : new SeismicDisplacement.Clearance(
+                                    "edge_without_curb",
+                                    least,
+                                    t.value("edge_open_displacements"),
+                                    Unit.FOOT.toSi(t.value("edge_open_least_ft"))));
         }
         for (Job.Obstruction o : job.roof().obstructions()) {
             double least = o.height().si() > 0
@@ -73,10 +89,15 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
                 clearances.add(new SeismicDisplacement.Clearance("obstruction", least, t.value("clear_obstruction")));
             }
         }
+        double apart = new LinkedParts(layout, job.array().tray()).leastApartM();
+        if (apart < FAR_M) {
+            names.add("another part of the array");
+            clearances.add(new SeismicDisplacement.Clearance("other_array", apart, t.value("clear_other_array")));
+        }
         SeismicDisplacement s = SeismicDisplacement.of(
                 new SeismicDisplacement.Input(
                         site.sds(),
-                        1,
+                        t.value("importance_" + site.riskCategory()),
                         holdDown.friction(),
                         Math.tan(Math.toRadians(job.roof().slope().si())),
                         site.riskCategory(),

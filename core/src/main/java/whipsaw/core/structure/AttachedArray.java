@@ -4,32 +4,50 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
+import whipsaw.core.table.MemberTables;
+import whipsaw.core.table.WindTables;
 import whipsaw.core.units.Limits;
 
 /**
- * Attachments of an array that weight alone does not hold: what full positions leave over, pooled along each row, with
- * linear interaction of tension and shear; and in ASCE 7 the seismic force of the whole array, since one that is
- * attached anywhere is taken as attached. A first estimate: that the racking carries the load to them, and where they
- * stand, is not worked out.
+ * Attachments of an array that weight alone does not hold: what full positions leave over, pooled over no more modules
+ * than the tray system has been shown to share load over, with linear interaction of tension and shear; and in ASCE 7
+ * the seismic force of the whole array, since one that is attached anywhere is taken as attached. A first estimate:
+ * where they stand and what they do to deck and members is not worked out. What one may take is an allowable load in
+ * ASCE 7, and the forces held against it are at that level also where the job combines loads for strength.
  *
- * @param rows that need any
+ * @param groups of positions that share attachments
+ * @param pressN what weight, snow and wind press on one position at the most
  * @param quake seismic force; null where it is not asked for or not known
  * @param missing why the seismic force is not known; empty when it is or is not asked for
  */
-public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, String missing) {
+public record AttachedArray(Job.Attachments each, List<Group> groups, double pressN, Quake quake, String missing) {
     public AttachedArray {
-        rows = List.copyOf(rows);
+        groups = List.copyOf(groups);
     }
 
     /**
-     * @param name of the row's first module
-     * @param positions that lack weight
+     * Positions of a row that share what holds them.
+     *
+     * @param positions those of them that lack weight
+     * @param within modules they lie under, no more than share load
      */
-    public record Row(String name, int positions, double tensionN, double shearN, int attachments) {}
+    public record Group(
+            List<HoldDown.Position> positions, int within, double tensionN, double shearN, int attachments) {
+        public Group {
+            positions = List.copyOf(positions);
+        }
+
+        /** Number of its first position. */
+        public String name() {
+            return positions.get(0).number();
+        }
+    }
 
     /**
      * Force along the roof, ASCE 7-16 13.3.1 at the height of the roof.
@@ -37,12 +55,14 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
      * @param weightN of the array with its blocks
      * @param forceN F_p at strength level
      * @param byRule which of the three rules gives it, in words
-     * @param allowableN the force at the level of the job: allowable stress or strength
+     * @param importance I_p of the risk category
+     * @param allowableN the force at allowable level
      */
-    public record Quake(double weightN, double forceN, String byRule, double allowableN, int attachments) {}
+    public record Quake(
+            double weightN, double importance, double forceN, String byRule, double allowableN, int attachments) {}
 
     public int byWind() {
-        return rows.stream().mapToInt(Row::attachments).sum();
+        return groups.stream().mapToInt(Group::attachments).sum();
     }
 
     /** Attachments of the whole array. */
@@ -51,17 +71,27 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
     }
 
     /** Null where weight alone holds the array, or nothing was entered that holds it beside. */
-    public static AttachedArray of(Job job, ArrayLayout layout, HoldDown holdDown, RoofLoads loads, CodeTables tables) {
+    public static AttachedArray of(
+            Job job,
+            SiteActions actions,
+            ArrayLayout layout,
+            HoldDown holdDown,
+            DownWind down,
+            RoofLoads loads,
+            CodeTables tables) {
         Job.Attachments each = job.array().attachments();
         if (each == null || !holdDown.established() || !job.roof().takesTrays()) {
             return null;
         }
-        List<Row> rows = rows(each, layout, holdDown);
-        if (rows.isEmpty()) {
+        boolean en = job.site().code() instanceof Job.EnSite;
+        List<Group> groups =
+                groups(job, layout, holdDown, en ? null : tables.wind().loadFactors("ASD"));
+        if (groups.isEmpty()) {
             return null;
         }
+        double press = press(job, actions, layout, groups, down, tables);
         if (!(job.site().code() instanceof Job.AsceSite site)) {
-            return new AttachedArray(each, rows, null, "");
+            return new AttachedArray(each, groups, press, null, "");
         }
         String missing = "";
         if (!tables.editions().has(site.edition(), EditionTable.Part.SEISMIC)) {
@@ -69,53 +99,97 @@ public record AttachedArray(Job.Attachments each, List<Row> rows, Quake quake, S
         } else if (Double.isNaN(site.sds())) {
             missing = "S_DS";
         }
-        Quake quake = missing.isEmpty()
-                ? quake(each, site.sds(), site.edition().strength(), loads.totalKg() * Ballast.GRAVITY, tables)
-                : null;
-        return new AttachedArray(each, rows, quake, missing);
+        Quake quake = missing.isEmpty() ? quake(each, site, loads.totalKg() * Ballast.GRAVITY, tables) : null;
+        return new AttachedArray(each, groups, press, quake, missing);
     }
 
-    private static List<Row> rows(Job.Attachments each, ArrayLayout layout, HoldDown holdDown) {
-        List<Row> rows = new ArrayList<>();
+    /** @param factors attachments are held against; null for those of the method */
+    private static List<Group> groups(Job job, ArrayLayout layout, HoldDown holdDown, WindTables.LoadFactors factors) {
+        List<Group> groups = new ArrayList<>();
+        double module = job.array().module().areaM2();
         int next = 0;
         List<HoldDown.Position> positions = holdDown.positions();
         for (ArrayLayout.Run run : layout.runs()) {
-            double tension = 0;
-            double shear = 0;
-            int full = 0;
+            List<HoldDown.Position> group = new ArrayList<>();
+            int within = 0;
+            int first = 0;
             // positions stand in the order of their modules
             while (next < positions.size() && last(positions.get(next)) <= run.lastIndex()) {
-                Ballast b = positions.get(next++).ballast();
-                tension += b.tensionN();
-                shear += b.shearN();
-                full += b.full() ? 1 : 0;
+                HoldDown.Position p = positions.get(next++);
+                if (!group.isEmpty() && last(p) >= first + within) {
+                    groups.add(group(job.array().attachments(), group, within, factors));
+                    group.clear();
+                }
+                if (p.ballast().attached()) {
+                    if (group.isEmpty()) {
+                        first = p.shares().get(0).module();
+                        within = holdDown.sharedModules(first, module);
+                    }
+                    group.add(p);
+                }
             }
-            if (full > 0) {
-                int n = Math.max(
-                        1,
-                        Limits.ceil(tension / each.tension().si()
-                                + shear / each.shear().si()));
-                rows.add(new Row(layout.modules().get(run.firstIndex()).number(), full, tension, shear, n));
+            if (!group.isEmpty()) {
+                groups.add(group(job.array().attachments(), group, within, factors));
             }
         }
-        return rows;
+        return groups;
+    }
+
+    private static Group group(
+            Job.Attachments each, List<HoldDown.Position> group, int within, WindTables.LoadFactors factors) {
+        double tension = 0;
+        double shear = 0;
+        for (HoldDown.Position p : group) {
+            Ballast b = p.ballast();
+            Ballast.Left left = b.left(factors == null ? b.hold().factors() : factors);
+            tension += left.tensionN();
+            shear += left.shearN();
+        }
+        int n = Limits.ceil(tension / each.tension().si() + shear / each.shear().si());
+        return new Group(group, within, tension, shear, Math.max(1, n));
+    }
+
+    /** The most that weight, snow and wind press on a position that lacks weight, at allowable level; NaN without wind. */
+    private static double press(
+            Job job, SiteActions site, ArrayLayout layout, List<Group> groups, DownWind down, CodeTables tables) {
+        String family = MemberTables.allowable(job.site().code().combinations());
+        double plan = layout.alongM() * layout.depthM();
+        double most = down.known() && site.snow() != null ? 0 : Double.NaN;
+        for (MemberTables.Combination c : tables.members().combinations(family, true)) {
+            for (Group g : groups) {
+                for (HoldDown.Position p : g.positions()) {
+                    double newton = c.dead()
+                            * (p.ballast().demand().ownMassKg() + p.ballast().placedKg())
+                            * Ballast.GRAVITY;
+                    for (HoldDown.Share share : p.shares()) {
+                        double snow = site.snow() == null ? 0 : site.snow().roofPa();
+                        newton += share.part() * plan * (c.wind() * down.modulePa(share.module(), 0) + c.snow() * snow);
+                    }
+                    most = Math.max(most, newton);
+                }
+            }
+        }
+        return most;
     }
 
     private static int last(HoldDown.Position p) {
         return p.shares().get(p.shares().size() - 1).module();
     }
 
-    private static Quake quake(Job.Attachments each, double sds, boolean strength, double weightN, CodeTables tables) {
+    private static Quake quake(Job.Attachments each, Job.AsceSite site, double weightN, CodeTables tables) {
+        double sds = site.sds();
+        double ip = tables.seismic().value("component_importance_" + site.riskCategory());
         double ap = tables.seismic().value("attached_ap");
         double rp = tables.seismic().value("attached_rp");
-        double basic = 0.4 * ap * sds * weightN / rp * (1 + 2); // z = h, I_p = 1
-        double least = tables.seismic().value("attached_least") * sds * weightN;
-        double most = tables.seismic().value("attached_most") * sds * weightN;
+        double basic = 0.4 * ap * sds * weightN / (rp / ip) * (1 + 2); // z = h
+        double least = tables.seismic().value("attached_least") * sds * ip * weightN;
+        double most = tables.seismic().value("attached_most") * sds * ip * weightN;
         double force = Math.min(most, Math.max(least, basic));
         String rule = force == basic ? "13.3-1" : force == least ? "13.3-3, the least" : "13.3-2, the most";
-        double allowable = strength ? force : tables.seismic().value("attached_asd") * force;
+        double allowable = tables.seismic().value("attached_asd") * force;
         return new Quake(
                 weightN,
+                ip,
                 force,
                 "Eq. " + rule,
                 allowable,

@@ -37,8 +37,14 @@ public record SeismicDisplacement(double displacementM, List<Need> needs, List<S
      * @param kind {@code obstruction}, {@code edge_with_curb}, {@code edge_without_curb} or {@code other_array}
      * @param clearM distance there is
      * @param factor of the displacement that has to be clear
+     * @param leastM has to be clear whatever the displacement
      */
-    public record Clearance(String kind, double clearM, double factor) {}
+    public record Clearance(String kind, double clearM, double factor, double leastM) {
+        /** One that follows the displacement alone. */
+        public Clearance(String kind, double clearM, double factor) {
+            this(kind, clearM, factor, 0);
+        }
+    }
 
     /** A clearance with what it has to be. */
     public record Need(Clearance clearance, double requiredM, boolean ok) {}
@@ -50,7 +56,7 @@ public record SeismicDisplacement(double displacementM, List<Need> needs, List<S
         double displacement = Unit.FOOT.toSi(feet);
         List<Need> needs = new ArrayList<>();
         for (Clearance c : clearances) {
-            double required = c.factor() * displacement;
+            double required = Math.max(c.factor() * displacement, c.leastM());
             needs.add(new Need(c, required, Limits.atMost(required, c.clearM())));
         }
         List<String> reasons = new ArrayList<>();

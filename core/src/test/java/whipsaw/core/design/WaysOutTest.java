@@ -198,7 +198,7 @@ class WaysOutTest {
                 .isGreaterThan(470 - 1e-6));
         Design full = design("array.tray.mostBlocks", 2);
         Check position = check(full, "ballast.position");
-        assertThat(position.place().items()).hasSize((int) full.holdDown().fullPositions());
+        assertThat(position.place().items()).hasSize(full.holdDown().lacking().size());
         assertThat(position.place().kind()).isEqualTo(Place.Kind.POSITIONS);
         Design near = design("array.setback", "0.3 m");
         assertThat(check(near, "wind.edge-clear").place().items())

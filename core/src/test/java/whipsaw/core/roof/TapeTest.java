@@ -147,7 +147,7 @@ class TapeTest {
                                 leg("50 m", 90),
                                 leg("40 m", 90),
                                 leg("90 m", 90))));
-        assertThat(zones(d).corners()).hasSize(5);
+        assertThat(zones(d).outline().corners()).hasSize(5);
         double width = 2 * 6.0;
         assertThat(zones(d).cornerAreas().getArea()).isCloseTo(5 * width * width, within(0.5));
         assertThat(d.site().zones().zone(panelAt(40.0 + 3, 40.0 - 3))).isEqualTo("2");

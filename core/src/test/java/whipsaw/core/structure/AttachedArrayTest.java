@@ -45,7 +45,7 @@ class AttachedArrayTest {
     }
 
     @Test
-    void whatPositionsLackIsSummedOverEveryRowAndNothingIsLost() {
+    void whatPositionsLackIsSummedOverEveryGroupAndNothingIsLost() {
         Design d = design(0);
         assertThat(d.holdDown().blocks()).isZero();
         AttachedArray a = d.attached();
@@ -57,13 +57,18 @@ class AttachedArrayTest {
             tension += b.tensionN();
             shear += b.shearN();
         }
-        assertThat(a.rows().stream().mapToDouble(AttachedArray.Row::tensionN).sum())
+        assertThat(a.groups().stream()
+                        .mapToDouble(AttachedArray.Group::tensionN)
+                        .sum())
                 .isCloseTo(tension, within(1e-6));
-        assertThat(a.rows().stream().mapToDouble(AttachedArray.Row::shearN).sum())
+        assertThat(a.groups().stream().mapToDouble(AttachedArray.Group::shearN).sum())
                 .isCloseTo(shear, within(1e-6));
-        for (AttachedArray.Row row : a.rows()) {
-            assertThat(row.attachments())
-                    .isEqualTo((int) Math.max(1, Math.ceil(row.tensionN() / 4000 + row.shearN() / 3000 - 1e-9)));
+        int within = d.holdDown().sharedModules(0, d.job().array().module().areaM2());
+        for (AttachedArray.Group g : a.groups()) {
+            assertThat(g.attachments())
+                    .isEqualTo((int) Math.max(1, Math.ceil(g.tensionN() / 4000 + g.shearN() / 3000 - 1e-9)));
+            // no attachment serves more than has been shown to share
+            assertThat(g.positions().size()).isLessThanOrEqualTo(within + 1);
         }
         assertThat(d.counts().lines()).anySatisfy(l -> {
             assertThat(l.item()).contains("Attachments");
@@ -95,11 +100,55 @@ class AttachedArrayTest {
         assertThat(d.seismic()).isNull();
         assertThat(check(d, "ballast.position")).isNull();
         Check c = check(d, "array.attachments");
-        assertThat(c.verdict()).isEqualTo(Verdict.CLOSE);
+        assertThat(c.verdict()).isEqualTo(Verdict.NEEDS_ENGINEER);
+        assertThat(c.demand()).contains("presses down");
+        assertThat(d.exitCode()).isNotZero();
         assertThat(new Figures(d, Jobs.SOLVER.tables()).working(c.figure()).toString())
                 .contains("linear interaction", "13.3.1");
         assertThat(check(design(0, "site.sds", null), "array.attachments").verdict())
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
+    }
+
+    /** A tray system that has not been shown to share anything has every position held by itself. */
+    @Test
+    void withoutShownSharingEveryPositionHasItsOwn() {
+        Design d = design(0, "array.tray.shared", null, "array.tray.sharedReport", null);
+        AttachedArray a = d.attached();
+        assertThat(a.groups()).allSatisfy(g -> assertThat(g.positions()).hasSize(1));
+        assertThat(a.byWind())
+                .isGreaterThanOrEqualTo(a.groups().size())
+                .isGreaterThan(design(0).attached().byWind());
+    }
+
+    /** What one takes is an allowable load: combining for strength changes which positions are full, not that. */
+    @Test
+    void demandsAreHeldAgainstAllowableLoadsAtTheirOwnLevel() {
+        Design allowable = design(0);
+        Design strength = design(0, "site.method", "strength");
+        assertThat(strength.attached().groups().stream()
+                        .mapToDouble(AttachedArray.Group::tensionN)
+                        .sum())
+                .isCloseTo(
+                        allowable.attached().groups().stream()
+                                .mapToDouble(AttachedArray.Group::tensionN)
+                                .sum(),
+                        within(1e-6));
+        assertThat(strength.attached().quake().allowableN())
+                .isCloseTo(0.7 * strength.attached().quake().forceN(), within(1e-6));
+        Design four = design(0, "site.riskCategory", "IV");
+        assertThat(four.attached().quake().forceN())
+                .isCloseTo(1.5 * allowable.attached().quake().forceN(), within(1e-6));
+    }
+
+    /** Attachments in some bays say nothing of positions that lack weight elsewhere. */
+    @Test
+    void whatLacksWeightOutsideTheBaysWithAttachmentsStillFails() {
+        Map<String, Object> bays = Map.of("alongX", "15 m", "alongY", "10 m");
+        Design d = Jobs.design(
+                "array.attachments", each(0, "B2"), "roof.bays", bays, "site.sds", 0.5, "site.wind", "180 mph");
+        assertThat(d.attached()).isNotNull();
+        assertThat(d.holdDown().lacking()).isNotEmpty();
+        assertThat(check(d, "ballast.position").verdict()).isEqualTo(Verdict.FAILS);
     }
 
     @Test

@@ -29,18 +29,67 @@ class StandingArrayTest {
         Design mild = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.setback", "3 m");
         assertThat(mild.seismic().displacement().displacementM()).isCloseTo(0.6096, within(1e-9));
         assertThat(room(mild).verdict()).isEqualTo(Verdict.PASSES);
-        // an open edge wants half as much again
+        // an open edge wants twice as much, and 4 ft at least
         Design tight = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.setback", "0.7 m");
         assertThat(room(tight).verdict()).isEqualTo(Verdict.NEEDS_ENGINEER);
         assertThat(room(tight).demand()).contains("edge");
         ArraySeismic.Room least = tight.seismic().rooms().get(0);
-        assertThat(least.need().requiredM()).isCloseTo(1.5 * 0.6096, within(1e-9));
+        assertThat(least.need().requiredM()).isCloseTo(1.2192, within(1e-9));
         assertThat(least.need().clearance().clearM()).isGreaterThanOrEqualTo(0.7 - 1e-6);
         Design strong = Jobs.design("site.sds", 1.6, "site.stories", 7, "array.setback", "3 m");
         // 5 (1.6 - 0.4)^2 ft
         assertThat(strong.seismic().displacement().displacementM()).isCloseTo(7.2 * 0.3048, within(1e-9));
         assertThat(room(strong).remark()).contains("more than 6 stories", "too little room");
         assertThat(Jobs.pairedDesign().seismic()).isNull();
+    }
+
+    /** A parapet is a curb only when it is high enough and was designed to be one. */
+    @Test
+    void aParapetIsACurbOnlyWhenItIsHighEnoughAndDesignedForIt() {
+        record Edge(String height, boolean curb, double wanted) {}
+        for (Edge e : List.of(
+                new Edge("0.35 m", true, 0.6096),
+                new Edge("0.35 m", false, 1.2192),
+                new Edge("11 in", true, 1.2192),
+                new Edge("12 in", true, 0.6096))) {
+            Design d = Jobs.design(
+                    "site.sds",
+                    0.3,
+                    "site.stories",
+                    2,
+                    "array.setback",
+                    "0.9 m",
+                    "roof.parapets",
+                    List.of(Map.of("edge", 2, "height", e.height(), "thickness", "0.2 m", "curb", e.curb())));
+            assertThat(d.seismic().rooms())
+                    .filteredOn(r -> r.name().startsWith("edge 2,"))
+                    .singleElement()
+                    .satisfies(r -> assertThat(r.need().requiredM()).isCloseTo(e.wanted(), within(1e-9)));
+        }
+    }
+
+    @Test
+    void importanceGoesWithTheRiskCategory() {
+        Design two = Jobs.design("site.sds", 1.6, "site.stories", 2);
+        Design three = Jobs.design("site.sds", 1.6, "site.stories", 2, "site.riskCategory", "III");
+        assertThat(three.seismic().displacement().displacementM())
+                .isCloseTo(1.25 * two.seismic().displacement().displacementM(), within(1e-9));
+    }
+
+    /** Rows that nothing links run into each other like arrays of their own; linked ones move as one. */
+    @Test
+    void partsThatAreNotLinkedKeepTheirOwnDistance() {
+        Design apart = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.tray.linksRows", false);
+        assertThat(apart.seismic().rooms())
+                .filteredOn(r -> r.name().startsWith("another part"))
+                .singleElement()
+                .satisfies(r -> {
+                    assertThat(r.need().requiredM()).isCloseTo(0.5 * 0.6096, within(1e-9));
+                    assertThat(r.need().clearance().clearM())
+                            .isCloseTo(apart.layout().gapM(), within(1e-9));
+                });
+        Design linked = Jobs.design("site.sds", 0.3, "site.stories", 2, "array.tray.linksRows", true);
+        assertThat(linked.seismic().rooms()).noneMatch(r -> r.name().startsWith("another part"));
     }
 
     @Test
@@ -140,7 +189,8 @@ class StandingArrayTest {
                                 / 4
                                 / 0.03,
                         within(1e-6));
-        assertThat(f.utilisation()).isEqualTo(Math.max(f.lastingPa() / 39_600, f.withSnowPa() / 60_000));
+        assertThat(f.utilisation()).isEqualTo(Math.max(f.lastingPa() / 39_600, f.shortPa() / 60_000));
+        assertThat(f.withWindPa()).isGreaterThan(f.lastingPa());
         Design twice =
                 Jobs.design("roof.buildUps", soft, "array.tray.footLength", "600 mm", "array.tray.footWidth", "100 mm");
         assertThat(twice.feet().utilisation()).isCloseTo(f.utilisation() / 2, within(1e-9));

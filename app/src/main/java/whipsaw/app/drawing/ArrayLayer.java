@@ -6,6 +6,9 @@ import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
+import java.util.List;
+import whipsaw.core.structure.LoadWindow;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
 /** Modules with their counts and row numbers, ridges of pairs, and walkways. */
@@ -66,6 +69,24 @@ final class ArrayLayer {
         }
         svg.close("g");
         rowNumbers();
+        heaviest();
+    }
+
+    /** The square in which the array weighs most. */
+    private void heaviest() {
+        LoadWindow w = design.loads().window();
+        if (w == null || !design.holdDown().established()) {
+            return;
+        }
+        svg.open("g", "class=\"layer-heaviest\"");
+        Coordinate[] c = w.corners(layout.frame());
+        svg.path("class=\"heaviest\"", Svg.ring(List.of(c)));
+        double size = PlanDrawing.textM(design) * 0.8;
+        String words = "heaviest: "
+                + Show.in(design.job().project().units(), Dimension.LOAD, w.load().loadPa());
+        Coordinate at = layout.frame().plan(w.s() + size * 0.3, w.t() + w.acrossM() - size * 1.1);
+        svg.text("class=\"heaviestname\" font-size=\"" + Svg.u(size) + "\"", at.x, at.y, words);
+        svg.close("g");
     }
 
     /** On a large roof the counts of the part looked at are drawn by the page. */

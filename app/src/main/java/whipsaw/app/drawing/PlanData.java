@@ -199,7 +199,14 @@ public final class PlanData {
         Map<String, Object> places = new LinkedHashMap<>();
         for (Check check : design.checks()) {
             if (check.place() != null && !check.place().items().isEmpty()) {
-                places.put(check.id(), rings(design, check.place()));
+                boolean window = check.id().equals("roof.window");
+                places.put(
+                        check.id(),
+                        window
+                                ? List.of(ring(design.loads()
+                                        .window()
+                                        .corners(design.layout().frame())))
+                                : rings(design, check.place()));
             }
         }
         return places;

@@ -294,6 +294,14 @@ public final class EntryForm extends EntryFields {
                         "inverter",
                         e.inverter().info()),
                 number("$.electrical.dcAcMost", "DC to AC at most", e.dcAcMost(), ""),
+                json(
+                        "$.electrical.place",
+                        "The array is on",
+                        e.place(),
+                        List.of(
+                                new Option("\"building\"", "or in a building"),
+                                new Option("\"dwelling\"", "a one- or two-family dwelling"),
+                                new Option("\"ground\"", "the ground"))),
                 measure("$.electrical.systemLimit", "DC system limit", Dimension.VOLTAGE, e.systemLimit()),
                 number("$.electrical.cellRiseC", "Cell above ambient", e.cellRiseC(), "°C")));
         List<Input> points = new ArrayList<>();

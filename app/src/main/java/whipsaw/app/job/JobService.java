@@ -12,6 +12,7 @@ import whipsaw.app.store.Revision;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
@@ -24,6 +25,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.SchemaUpgrade;
+import whipsaw.core.structure.SignOff;
 
 /** Opens, changes and previews jobs: document in, design out, one revision per accepted change. */
 @Service
@@ -150,16 +152,28 @@ public class JobService {
     }
 
     /** Ways out of a check of the job as it is; the check may have gone in the meantime. */
-    public List<WaysOut.Way> waysOut(String slug, String check) {
+    public Ways waysOut(String slug, String check) {
         Design design = open(slug).design();
         Check asked = design.checks().stream()
                 .filter(c -> c.id().equals(check))
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there is no check '" + check + "' in this job"));
-        List<BlockType> blocks = catalogue.ofKind("block").stream()
-                .map(e -> (BlockType) JobReader.readEntry("block", e.body()).job())
+        WaysOut.Offer offer = new WaysOut.Offer(parts("block", BlockType.class), parts("tray-system", TraySystem.class));
+        List<WaysOut.Way> ways = WaysOut.of(design, asked, offer, solver());
+        return new Ways(ways, WaysOut.advice(design, asked, ways));
+    }
+
+    /**
+     * Ways out of a check.
+     *
+     * @param advice what a person does where none of weight alone clears it; empty where one does
+     */
+    public record Ways(List<WaysOut.Way> ways, String advice) {}
+
+    private <T> List<T> parts(String kind, Class<T> type) {
+        return catalogue.ofKind(kind).stream()
+                .map(e -> type.cast(JobReader.readEntry(kind, e.body()).job()))
                 .toList();
-        return WaysOut.of(design, asked, blocks, solver());
     }
 
     /** What a change would do, without storing it. */
@@ -191,6 +205,11 @@ public class JobService {
         Job job = solver().resting(accept(patched(latest.document(), changes), true));
         if (job.equals(before.job())) {
             return new Shown(slug, latest, before, NOTHING);
+        }
+        if (SignOff.any(before.job(), job)) {
+            List<DocumentPatch.Change> figures =
+                    SignOff.records(before.job(), job, solver().solve(job).members());
+            job = solver().resting(accept(patched(JobWriter.write(job), figures), true));
         }
         String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
         Design after = solver().solve(job);

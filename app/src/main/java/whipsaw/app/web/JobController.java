@@ -121,8 +121,9 @@ public class JobController {
     /** Ways out of a check, each solved on a copy. */
     @GetMapping("/jobs/{slug}/ways")
     public String ways(@PathVariable String slug, @RequestParam String check, Model model) {
-        model.addAttribute(
-                "ways", jobs.waysOut(slug, check).stream().map(Offered::of).toList());
+        JobService.Ways ways = jobs.waysOut(slug, check);
+        model.addAttribute("ways", ways.ways().stream().map(Offered::of).toList());
+        model.addAttribute("advice", ways.advice());
         return "ways :: ways";
     }
 
@@ -136,9 +137,17 @@ public class JobController {
             boolean clears,
             boolean clean,
             String changes) {
+        private static Map<String, Object> change(DocumentPatch.Change c) {
+            Map<String, Object> change = new LinkedHashMap<>();
+            change.put("op", c.op());
+            change.put("path", c.path());
+            change.put("value", c.value());
+            return change;
+        }
+
         static Offered of(WaysOut.Way way) {
             List<Map<String, Object>> changes = way.changes().stream()
-                    .map(c -> Map.of("op", c.op(), "path", c.path(), "value", c.value()))
+                    .map(Offered::change)
                     .toList();
             return new Offered(
                     way.words(),

@@ -137,7 +137,7 @@ class JobFlowTest extends ServedTest {
         field("$.roof.allowance.givenBy").fill("");
         field("$.roof.allowance.date").fill("");
         field("$.roof.allowance.date").blur();
-        assertThat(page.locator("#checks [data-check='roof.footprint']")).containsText("not established");
+        assertThat(page.locator("#checks [data-check='roof.window']")).containsText("not established");
     }
 
     @Test

@@ -103,7 +103,7 @@ class RevisionFlowTest extends ServedTest {
     void aWayOutIsChosenMadeAsOneRevisionAndUndone() {
         set("$.roof.allowance", Map.of("load", "7.6 psf", "givenBy", "R. Test PE", "date", "2026-09-14"));
         page.navigate(server.address("/jobs/" + slug));
-        Locator failing = page.locator("#checks button[data-check='roof.footprint']");
+        Locator failing = page.locator("#checks button[data-check='roof.window']");
         assertThat(failing).containsText("fails");
         failing.click();
         Locator ways = page.locator("#ways li");
@@ -111,13 +111,13 @@ class RevisionFlowTest extends ServedTest {
         assertThat(ways.first()).containsText("−615 blocks");
         ways.first().locator("button").click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
-        assertThat(page.locator("#checks button[data-check='roof.footprint']"))
+        assertThat(page.locator("#checks button[data-check='roof.window']"))
                 .not()
                 .containsText("fails");
         assertThat(page.locator(".history li").first()).containsText("Tilt 5 deg instead of 10 deg");
         page.locator("#undo").click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
-        assertThat(page.locator("#checks button[data-check='roof.footprint']")).containsText("fails");
+        assertThat(page.locator("#checks button[data-check='roof.window']")).containsText("fails");
     }
 
     @Test

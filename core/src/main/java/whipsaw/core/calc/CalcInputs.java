@@ -1,9 +1,13 @@
 package whipsaw.core.calc;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitText;
@@ -15,7 +19,13 @@ import whipsaw.core.units.UnitTextException;
  * rounding.
  */
 public final class CalcInputs {
+    private static final int MOST = 1_000_000;
     private static final double AGREE = 1e-4;
+
+    /** Beyond it no figure of a roof means anything, and products of a few still fit a double. */
+    private static final double LARGEST = 1e9;
+
+    private static final Set<Quantity> SIGNED = EnumSet.of(Quantity.ANGLE, Quantity.TEMPERATURE);
     private static final Map<String, Unit> SUFFIXES = new LinkedHashMap<>();
 
     static {
@@ -42,6 +52,9 @@ public final class CalcInputs {
 
     private final Map<String, ?> values;
     private final String path;
+    private final Set<String> asked = new HashSet<>();
+    private final Set<String> named = new TreeSet<>();
+    private final List<CalcInputs> within = new ArrayList<>();
 
     public CalcInputs(Map<String, ?> values) {
         this(values, "");
@@ -61,10 +74,35 @@ public final class CalcInputs {
     }
 
     public boolean has(String key) {
-        return values.get(key) != null;
+        return get(key) != null;
     }
 
-    /** A quantity in SI. */
+    private Object get(String key) {
+        asked.add(key);
+        if (SUFFIXES.keySet().stream().noneMatch(unit -> key.endsWith("_" + unit)) || values.containsKey(key)) {
+            named.add(key);
+        }
+        return values.get(key);
+    }
+
+    /** Inputs that belong to the calculation, also where it ends before it needs them. */
+    void mayHave(String... keys) {
+        asked.addAll(List.of(keys));
+        named.addAll(List.of(keys));
+    }
+
+    /** Refuses keys that a calculation did not ask for: a slip of the pen would else go unseen. */
+    void done() {
+        for (String key : values.keySet()) {
+            if (!asked.contains(key)) {
+                throw new CalcException(
+                        path + key, "is no input of this calculation; it asks for " + String.join(", ", named));
+            }
+        }
+        within.forEach(CalcInputs::done);
+    }
+
+    /** A quantity in SI; only angles and temperatures may be negative. */
     public double si(String name, Quantity quantity) {
         double result = siOr(name, quantity, Double.NaN);
         if (Double.isNaN(result)) {
@@ -74,8 +112,14 @@ public final class CalcInputs {
         return result;
     }
 
-    /** A quantity in SI, or a default when no key of it is there or all are null. */
+    /** A quantity in SI, or a default when no key of it is there or all are null; only angles and temperatures may be negative. */
     public double siOr(String name, Quantity quantity, double absent) {
+        double value = signedOr(name, quantity, absent);
+        return SIGNED.contains(quantity) ? value : positive(name, value, false);
+    }
+
+    /** The same, negative too: a height above or below something. */
+    public double signedOr(String name, Quantity quantity, double absent) {
         double first = Double.NaN;
         String firstKey = null;
         for (Map.Entry<String, Unit> suffix : SUFFIXES.entrySet()) {
@@ -83,7 +127,7 @@ public final class CalcInputs {
             if (suffix.getValue().quantity() != quantity || !has(key)) {
                 continue;
             }
-            double si = measured(key, values.get(key), suffix.getValue());
+            double si = measured(key, get(key), suffix.getValue());
             if (firstKey == null) {
                 first = si;
                 firstKey = key;
@@ -93,6 +137,18 @@ public final class CalcInputs {
             }
         }
         return firstKey == null ? absent : first;
+    }
+
+    /** A quantity with bounds in SI, or a default; a default that is no number means it has to be given. */
+    public double within(String name, Quantity quantity, double least, double most, double absent) {
+        double value = signedOr(name, quantity, absent);
+        if (Double.isNaN(value)) {
+            return si(name, quantity);
+        }
+        if (value < least || value > most) {
+            throw new CalcException(path + name, value + " is outside " + least + " to " + most + " in SI units");
+        }
+        return value;
     }
 
     public double length(String name) {
@@ -118,7 +174,7 @@ public final class CalcInputs {
 
     /** A number without unit or with the unit in its key. */
     public double number(String key) {
-        Object value = values.get(key);
+        Object value = get(key);
         if (value == null) {
             throw new CalcException(path + key, "is missing: give a number");
         }
@@ -138,16 +194,17 @@ public final class CalcInputs {
         return value;
     }
 
+    /** A count. */
     public int whole(String key) {
         double value = number(key);
-        if (value != Math.rint(value) || Math.abs(value) > 1e9) {
-            throw new CalcException(path + key, value + " is no whole number");
+        if (value != Math.rint(value) || value < 0 || value > MOST) {
+            throw new CalcException(path + key, value + " is no whole number from 0 to " + MOST);
         }
         return (int) value;
     }
 
     public boolean flag(String key) {
-        Object value = values.get(key);
+        Object value = get(key);
         if (value instanceof Boolean flag) {
             return flag;
         }
@@ -161,7 +218,7 @@ public final class CalcInputs {
         if (!has(key)) {
             throw new CalcException(path + key, "is missing: give a text");
         }
-        return String.valueOf(values.get(key));
+        return String.valueOf(get(key));
     }
 
     /** One of a few texts. */
@@ -187,11 +244,12 @@ public final class CalcInputs {
             }
             result.add(new CalcInputs((Map<String, ?>) map, path + key + "[" + i + "]."));
         }
+        within.addAll(result);
         return result;
     }
 
     private List<?> list(String key) {
-        if (values.get(key) instanceof List<?> list) {
+        if (get(key) instanceof List<?> list) {
             return list;
         }
         throw new CalcException(path + key, "is no list");
@@ -204,7 +262,7 @@ public final class CalcInputs {
         }
         try {
             double si = UnitText.parse(text, unit.quantity(), unit).si();
-            return Double.isFinite(si) ? si : finite(key, si);
+            return finite(key, si);
         } catch (UnitTextException e) {
             throw new CalcException(path + key, "'" + text + "' " + e.getMessage());
         }
@@ -221,8 +279,8 @@ public final class CalcInputs {
                 throw new CalcException(path + key, "'" + value + "' is no number");
             }
         }
-        if (!Double.isFinite(number)) {
-            throw new CalcException(path + key, value + " is no finite number");
+        if (!Double.isFinite(number) || Math.abs(number) > LARGEST) {
+            throw new CalcException(path + key, value + " is outside -1e9 to 1e9");
         }
         return number;
     }

@@ -1,7 +1,9 @@
 package whipsaw.core.calc;
 
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import whipsaw.core.units.Unit;
 
@@ -9,10 +11,24 @@ import whipsaw.core.units.Unit;
 public final class CalcOutputs {
     private final Map<String, Object> values = new LinkedHashMap<>();
 
+    /** What is not finite has no figure and is null, in lists and objects too. */
     public CalcOutputs put(String key, Object value) {
-        Object shown = value instanceof Double d && !Double.isFinite(d) ? null : value;
-        values.put(key, shown);
+        values.put(key, finite(value));
         return this;
+    }
+
+    private static Object finite(Object value) {
+        if (value instanceof Map<?, ?> map) {
+            Map<Object, Object> own = new LinkedHashMap<>();
+            map.forEach((k, v) -> own.put(k, finite(v)));
+            return own;
+        }
+        if (value instanceof List<?> list) {
+            List<Object> own = new ArrayList<>();
+            list.forEach(v -> own.add(finite(v)));
+            return own;
+        }
+        return value instanceof Double d && !Double.isFinite(d) ? null : value;
     }
 
     /** A length in feet and metres. */

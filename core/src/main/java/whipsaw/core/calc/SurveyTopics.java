@@ -205,7 +205,7 @@ final class SurveyTopics {
         return new SightLine.Viewer(
                 distanceM,
                 in.siOr("eye_height", Quantity.LENGTH, SightLine.Viewer.USUAL_EYE_M),
-                in.siOr("viewer_ground", Quantity.LENGTH, 0));
+                in.signedOr("viewer_ground", Quantity.LENGTH, 0));
     }
 
     private static Topic sightLine() {

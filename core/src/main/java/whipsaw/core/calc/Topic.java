@@ -47,7 +47,16 @@ public record Topic(
      */
     public Map<String, Object> run(Map<String, ?> inputs) {
         CalcOutputs out = new CalcOutputs();
-        formula.accept(new CalcInputs(inputs), out);
+        CalcInputs in = new CalcInputs(inputs == null ? Map.of() : inputs);
+        try {
+            formula.accept(in, out);
+        } catch (CalcException e) {
+            throw e;
+        } catch (IllegalArgumentException | ArithmeticException | IndexOutOfBoundsException e) {
+            // a formula that cannot take these values together: each of them was allowed
+            throw new CalcException("inputs", "cannot be computed together: " + e.getMessage());
+        }
+        in.done();
         return out.values();
     }
 }

@@ -55,13 +55,14 @@ final class WindTopics {
         String exposure = in.choice("exposure", "B", "C", "D");
         return VelocityPressure.of(
                 new VelocityPressure.Input(
-                        in.positive("V", Quantity.SPEED),
-                        in.positive(height, Quantity.LENGTH),
+                        in.within("V", Quantity.SPEED, 5, 150, Double.NaN),
+                        // at the ground the least height of the profile acts
+                        height.equals("z") ? in.length(height) : in.positive(height, Quantity.LENGTH),
                         exposure,
                         edition,
                         in.number("Kzt", 0.1, 10),
                         in.number("Kd", 0.1, 1),
-                        in.siOr("ground_elev", Quantity.LENGTH, 0),
+                        in.within("ground_elev", Quantity.LENGTH, -450, 9000, 0),
                         in.siOr(lowest, Quantity.LENGTH, VelocityPressure.LOWEST_HEIGHT_M)),
                 tables.wind());
     }
@@ -105,6 +106,7 @@ final class WindTopics {
     }
 
     private static void tiltedArray(CalcInputs in, CalcOutputs out, CodeTables tables) {
+        in.mayHave("is_exposed", "distance_from_row_end_ft", "distance_from_row_end_m");
         VelocityPressure q = velocity(in, "h", "kz_min_z", tables);
         double roofX = in.positive("roof_x", Quantity.LENGTH);
         double roofY = in.positive("roof_y", Quantity.LENGTH);
@@ -175,8 +177,32 @@ final class WindTopics {
                 (in, out) -> flushPanel(in, out, tables));
     }
 
+    private static String zone(CalcInputs in) {
+        String zone = in.text("zone");
+        if (!zone.matches("[0-9][a-z0-9_']{0,7}")) {
+            throw new CalcException("zone", "'" + zone + "' is no name of a zone: for example 2n or 3r");
+        }
+        return zone;
+    }
+
     /** On a roof up to 7 deg by its distances from edges; else by a zone and a curve that are given. */
     private static void flushPanel(CalcInputs in, CalcOutputs out, CodeTables tables) {
+        in.mayHave(
+                "is_exposed",
+                "distance_from_row_end_ft",
+                "distance_from_row_end_m",
+                "Lp_ft",
+                "Lp_m",
+                "dx_ft",
+                "dx_m",
+                "dy_ft",
+                "dy_m",
+                "effective_area_ft2",
+                "effective_area_m2",
+                "zone",
+                "gcp_curve_area_ft2",
+                "gcp_curve_area_m2",
+                "gcp_curve_value");
         VelocityPressure q = velocity(in, "h", "kz_min_z", tables);
         double above = in.length("gap_above_roof");
         List<String> violations = FlushPanel.outsideScope(
@@ -189,7 +215,7 @@ final class WindTopics {
                 in.flag("is_exposed"), in.distance("distance_from_row_end"), in.length("Lp"));
         boolean given = in.has("gcp_curve_value");
         String zone = given
-                ? in.text("zone")
+                ? zone(in)
                 : FlushPanel.lowSlopeZone(
                         in.length("dx"),
                         in.length("dy"),

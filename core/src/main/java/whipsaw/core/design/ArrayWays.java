@@ -1,10 +1,12 @@
 package whipsaw.core.design;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.design.WaysOut.Way;
@@ -73,6 +75,27 @@ final class ArrayWays {
                 tries.offer(
                         "block", "Block " + block.info().name(), Tries.set("$.array.block", JobWriter.block(block)));
             }
+        }
+    }
+
+    /** Another tray system, at its setting nearest to the tilt there is. */
+    void trays(List<TraySystem> trays) {
+        Job.ArrayChoice array = design.job().array();
+        boolean weighs = check.id().equals("roof.window")
+                || check.id().equals("roof.bay")
+                || check.id().equals("ballast.position");
+        for (TraySystem tray : trays) {
+            if (!weighs || tray.info().code().equals(array.tray().info().code())) {
+                continue;
+            }
+            Measure tilt = tray.tilts().stream()
+                    .min(Comparator.comparingDouble(
+                            t -> Math.abs(t.si() - array.tilt().si())))
+                    .orElseThrow();
+            List<Change> changes = new ArrayList<>(Tries.set("$.array.tray", JobWriter.tray(tray)));
+            changes.addAll(Tries.set("$.array.tilt", tilt.typed()));
+            changes.addAll(List.of(new Change("remove", "$.array.gap", null)));
+            tries.offer("tray", "Tray system " + tray.info().name() + " at " + tilt.typed(), changes);
         }
     }
 
@@ -196,6 +219,20 @@ final class ArrayWays {
         }
         if (helps != null) {
             tries.add(helps);
+        }
+    }
+
+    /** The DC system limit that holds where the array is. */
+    void systemLimit() {
+        if (check.id().equals("strings.place")) {
+            double most = tries.tables()
+                    .dcVoltage()
+                    .at(
+                            design.job().site().code().family(),
+                            design.job().electrical().place())
+                    .mostV();
+            String typed = Show.number(most, 0) + " V";
+            tries.offer("system limit", "DC system limit " + typed, Tries.set("$.electrical.systemLimit", typed));
         }
     }
 

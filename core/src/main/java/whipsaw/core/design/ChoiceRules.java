@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import whipsaw.core.catalogue.Contradiction;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
@@ -86,8 +87,30 @@ final class ChoiceRules {
                             + tables.nationals().stream().map(CodeTable::id).collect(Collectors.joining(", "))
                             + "; left out: the recommended values"));
         }
+        problems.addAll(contradictions(job));
         moduleFits(problems, array.module(), plan, units);
         oneKindToABay(problems, job.roof().fabric().structure().members());
+        return problems;
+    }
+
+    /** Inputs that cannot be beside each other. */
+    static List<Problem> contradictions(Job job) {
+        List<Problem> problems = new ArrayList<>();
+        Measure low = job.site().recordLow();
+        Measure high = job.site().designHigh();
+        if (low.si() >= high.si()) {
+            problems.add(new Problem(
+                    "$.site.recordLow",
+                    "Record low temperature",
+                    low.typed(),
+                    "is not below the design high of " + high.typed()));
+        }
+        Contradiction.of(job.array().module())
+                .forEach(
+                        c -> problems.add(new Problem("$.array.module." + c.key(), c.label(), c.value(), c.message())));
+        Contradiction.of(job.electrical().inverter())
+                .forEach(c -> problems.add(
+                        new Problem("$.electrical.inverter." + c.key(), c.label(), c.value(), c.message())));
         return problems;
     }
 

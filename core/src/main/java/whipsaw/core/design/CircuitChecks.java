@@ -8,6 +8,8 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.ConductorSizing;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.DcVoltageTable;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
@@ -26,8 +28,9 @@ final class CircuitChecks {
         this.units = job.project().units();
     }
 
-    static List<Check> of(Design design) {
+    static List<Check> of(Design design, CodeTables tables) {
         CircuitChecks all = new CircuitChecks(design);
+        all.place(tables);
         all.strings();
         all.inverters();
         all.run();
@@ -36,6 +39,24 @@ final class CircuitChecks {
 
     private String text(Dimension dimension, double si) {
         return Show.both(units, dimension, si);
+    }
+
+    /** The DC voltage an array may have where it is. */
+    private void place(CodeTables tables) {
+        DcVoltageTable.Limit limit = tables.dcVoltage()
+                .at(job.site().code().family(), job.electrical().place());
+        double system = job.electrical().systemLimit().si();
+        checks.add(Check.compare(
+                "strings.place",
+                "DC system limit where the array is",
+                text(Dimension.VOLTAGE, system),
+                text(Dimension.VOLTAGE, limit.mostV()),
+                system / limit.mostV(),
+                null,
+                limit.clause(),
+                "strings.longest",
+                "set the DC system limit to " + text(Dimension.VOLTAGE, limit.mostV())
+                        + ": strings get shorter, and the inverter has to work in its window with them"));
     }
 
     private void strings() {
@@ -186,7 +207,7 @@ final class CircuitChecks {
                 null,
                 "NEC 705.28(B), 110.14(C)",
                 "run.size",
-                ""));
+                "a larger conductor, more sets side by side, or more feeders"));
         double drop = sizing.chosen().drop().dropPct();
         double limit = sizing.input().dropLimitPct();
         checks.add(Check.compare(
@@ -198,6 +219,6 @@ final class CircuitChecks {
                 null,
                 "limit set in the job",
                 "run.drop",
-                ""));
+                "a larger conductor, a shorter run, or more drop allowed"));
     }
 }

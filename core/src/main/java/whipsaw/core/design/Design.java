@@ -16,6 +16,7 @@ import whipsaw.core.site.RoofZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.ExistingBuilding;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
@@ -28,6 +29,7 @@ import whipsaw.core.structure.RowSnow;
  * @param faceWind what the wind does to a pitched roof; null for a flat one
  * @param downWind what the wind presses on roof and modules
  * @param seismic room to slide; null where the method is not asked for
+ * @param existing what the array adds to the building; null where the rule is not asked for
  * @param attached what attachments hold; null where weight alone holds the array
  */
 public record Design(
@@ -46,6 +48,7 @@ public record Design(
         ArraySeismic seismic,
         AttachedArray attached,
         FootPressure feet,
+        ExistingBuilding existing,
         Counts counts,
         List<Check> checks) {
 
@@ -57,7 +60,7 @@ public record Design(
     Design with(List<Check> all) {
         return new Design(
                 job, plan, site, layout, holdDown, circuits, run, loads, rowSnow, faceWind, downWind, members, seismic,
-                attached, feet, counts, all);
+                attached, feet, existing, counts, all);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */

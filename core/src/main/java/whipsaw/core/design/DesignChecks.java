@@ -2,6 +2,7 @@ package whipsaw.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.PairSpacing;
@@ -11,8 +12,10 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Problem;
 import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeFit;
+import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
@@ -37,6 +40,7 @@ final class DesignChecks {
     static List<Check> of(Design design, CodeTables tables) {
         DesignChecks all = new DesignChecks(design);
         all.sameTables(tables);
+        all.contradictions();
         all.tape(tables);
         if (design.job().roof().takesTrays()) {
             all.placed();
@@ -46,9 +50,10 @@ final class DesignChecks {
             all.roofLoad();
         }
         all.checks.addAll(StructureChecks.of(design, tables));
+        all.checks.addAll(ExistingChecks.of(design, tables));
         all.siteGiven(tables);
         all.checks.addAll(SurveyChecks.of(design));
-        all.checks.addAll(CircuitChecks.of(design));
+        all.checks.addAll(CircuitChecks.of(design, tables));
         return all.checks;
     }
 
@@ -75,6 +80,22 @@ final class DesignChecks {
                     "edition and hash kept in the job",
                     "site.qh",
                     "figures may differ from the stored revision: compare before they are used"));
+        }
+    }
+
+    /** Those of jobs stored before they were refused. */
+    private void contradictions() {
+        List<Problem> problems = ChoiceRules.contradictions(job);
+        if (!problems.isEmpty()) {
+            checks.add(Check.stated(
+                    "inputs.contradict",
+                    "Inputs that cannot be",
+                    problems.stream().map(Problem::words).collect(Collectors.joining("; ")),
+                    "none",
+                    Verdict.FAILS,
+                    "as entered",
+                    "strings.longest",
+                    "enter them again from the data sheet"));
         }
     }
 
@@ -317,7 +338,7 @@ final class DesignChecks {
         RoofLoads loads = design.loads();
         if (!design.holdDown().established()) {
             checks.add(Check.stated(
-                    "roof.footprint",
+                    "roof.window",
                     "Added roof load",
                     "ballast is not established",
                     job.roof().allowance() == null
@@ -332,7 +353,7 @@ final class DesignChecks {
         Job.Allowance allowance = job.roof().allowance();
         if (allowance == null) {
             checks.add(Check.stated(
-                    "roof.footprint",
+                    "roof.window",
                     "Added roof load",
                     text(Dimension.LOAD, loads.footprint().loadPa()),
                     "not known",
@@ -343,8 +364,18 @@ final class DesignChecks {
             return;
         }
         String source = allowance.source();
-        checks.add(
-                load("roof.footprint", "Added load over the array", loads.footprint(), null, source, "roof.footprint"));
+        if (loads.window() != null) {
+            checks.add(load(
+                    "roof.window",
+                    "Added load over the heaviest " + square(loads.window()),
+                    loads.window().load(),
+                    new Place(
+                            "heaviest part of the array",
+                            Place.Kind.MODULES,
+                            loads.window().modules()),
+                    source,
+                    "roof.window"));
+        }
         if (loads.worstBay() != null) {
             String name = loads.worstBay().bay().name();
             List<Integer> over = new ArrayList<>();
@@ -361,6 +392,11 @@ final class DesignChecks {
                     source,
                     "roof.bay/" + name));
         }
+    }
+
+    private String square(LoadWindow w) {
+        String side = Show.in(units, Dimension.ROOF_LENGTH, w.alongM());
+        return side + " by " + Show.in(units, Dimension.ROOF_LENGTH, w.acrossM());
     }
 
     private Check load(String id, String title, RoofReserve load, Place place, String source, String figure) {

@@ -20,6 +20,7 @@ import whipsaw.core.run.AcRun;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.ExistingBuilding;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
@@ -66,7 +67,7 @@ public final class Solver {
         HoldDown holdDown = HoldDownStage.of(job, plan, site, layout, tables);
         Circuits circuits = CircuitStage.of(job, layout);
         AcRun run = AcRun.of(job, circuits, tables);
-        RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown);
+        RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown, tables);
         FaceWind wind = FaceWind.of(job, plan, tables);
         RowSnow rows = RowSnow.of(job, plan, site, layout, tables);
         DownWind down = DownWind.of(job, plan, site, wind, layout, holdDown, tables);
@@ -74,10 +75,11 @@ public final class Solver {
         AttachedArray attached = AttachedArray.of(job, site, layout, holdDown, down, loads, tables);
         ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
         FootPressure feet = FootPressure.of(job, site, down, layout, holdDown, tables);
+        ExistingBuilding existing = ExistingBuilding.of(job, plan, site, holdDown, loads);
         Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
         Design design = new Design(
                 job, plan, site, layout, holdDown, circuits, run, loads, rows, wind, down, members, seismic, attached,
-                feet, counts, List.of());
+                feet, existing, counts, List.of());
         return design.with(Check.ranked(DesignChecks.of(design, tables)));
     }
 

@@ -14,6 +14,7 @@ import whipsaw.core.job.Structure;
 import whipsaw.core.structure.DeckSpan;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.SetDowns;
+import whipsaw.core.structure.SignOff;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -305,19 +306,32 @@ final class StructureChecks {
         String name = design.job().roof().fabric().structure().nameOf(work);
         String where = work.bays().isEmpty() ? "all bays" : String.join(", ", work.bays());
         boolean done = !work.signedBy().isEmpty();
+        String lapsed = done ? SignOff.lapsed(design.job(), design.members(), work) : "";
+        Structure.SignedFor now = SignOff.now(design.job(), design.members(), work);
         int photos = work.photos().size();
-        Verdict verdict = !done ? Verdict.NEEDS_ENGINEER : photos == 0 ? Verdict.CLOSE : Verdict.PASSES;
+        Verdict verdict =
+                !done || !lapsed.isEmpty() ? Verdict.NEEDS_ENGINEER : photos == 0 ? Verdict.CLOSE : Verdict.PASSES;
+        String signature = done ? work.signedBy() + ", " + work.signedOn() : "not signed off";
+        String figures = done && work.signedFor() != null
+                ? " for " + Show.number(work.signedFor().utilisation(), 2)
+                        + (now == null ? "" : ", now " + Show.number(now.utilisation(), 2))
+                : "";
+        String remark =
+                "photograph it before it is closed, and enter who signed it off and when: nothing is loaded before";
+        if (!lapsed.isEmpty()) {
+            remark = "the signature has lapsed: " + lapsed
+                    + "; the engineer looks again, then clear it and enter it anew";
+        } else if (done) {
+            remark = photos == 0 ? "no photograph is kept of what is closed now" : "";
+        }
         return Check.stated(
                 "roof.works-" + work.id(),
                 "Strengthening seen done: " + name,
-                (done ? work.signedBy() + ", " + work.signedOn() : "not signed off") + ", " + photos
-                        + (photos == 1 ? " photograph" : " photographs"),
+                signature + figures + ", " + photos + (photos == 1 ? " photograph" : " photographs"),
                 "photographed, and signed off by an engineer",
                 verdict,
                 "strengthening chosen in " + where,
                 "roof.footprint",
-                done
-                        ? photos == 0 ? "no photograph is kept of what is closed now" : ""
-                        : "photograph it before it is closed, and enter who signed it off and when: nothing is loaded before");
+                remark);
     }
 }

@@ -9,6 +9,7 @@ import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
 
 /** Tries changes on a copy of the job, one solve each, and keeps those that improve the check looked at. */
@@ -28,6 +29,11 @@ final class Tries {
 
     void add(Way way) {
         ways.add(way);
+    }
+
+    /** Tables as the job reads them. */
+    CodeTables tables() {
+        return solver.tables().forJob(design.job());
     }
 
     /** What was kept so far. */

@@ -26,6 +26,11 @@ final class WayCost {
             cost += modules * (prices.price("module") + prices.price("tray"));
             parts.add(signed(modules) + " modules with trays");
         }
+        double lostKw = (watts(before) - watts(after)) / 1000;
+        if (Math.abs(lostKw) > 1e-6) {
+            cost += lostKw * prices.priceOrNone("lost_kw");
+            parts.add(lostKw > 0 ? Show.number(lostKw, 1) + " kW not built" : Show.number(-lostKw, 1) + " kW more");
+        }
         boolean known = before.holdDown().established() && after.holdDown().established();
         boolean same = before.job().array().block().equals(after.job().array().block());
         int blocks =
@@ -64,6 +69,11 @@ final class WayCost {
                 ? ""
                 : (cost < 0 ? "saves " : "costs ") + Show.number(Math.abs(cost), 0) + " " + prices.currency()
                         + " by the " + prices.table().status().words() + " price list: " + String.join(", ", parts);
+    }
+
+    private static double watts(Design design) {
+        return design.layout().modules().size()
+                * design.job().array().module().power().si();
     }
 
     private static String signed(long n) {

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Structure;
@@ -58,12 +59,47 @@ public final class WaysOut {
         }
     }
 
+    /** What can be had beside what the job has. */
+    public record Offer(List<BlockType> blocks, List<TraySystem> trays) {
+        public Offer {
+            blocks = List.copyOf(blocks);
+            trays = List.copyOf(trays);
+        }
+    }
+
+    /** What holds an array in place: changes of it lead to another system than weight on the trays there are. */
+    private static final Set<String> NOT_BALLAST_ALONE = Set.of("attachments", "tray");
+
+    /** Where a layout held by weight alone is looked for. */
+    private static final Set<String> OF_WEIGHT = Set.of("roof.window", "roof.bay", "ballast.position");
+
     /**
-     * Ways out of one check, those that clear it first, then by modules lost.
-     *
-     * @param blocks block types that can be had
+     * What a person does where no layout that weight alone holds clears a check of weight; empty where one does, and for
+     * other checks.
      */
+    public static String advice(Design design, Check check, List<Way> ways) {
+        boolean weight = OF_WEIGHT.contains(check.id()) && check.verdict().stops();
+        boolean cleared = ways.stream().anyMatch(w -> w.clears() && !NOT_BALLAST_ALONE.contains(w.kind()));
+        if (!weight || cleared) {
+            return "";
+        }
+        String attachments = design.job().array().attachments() == null
+                ? "attachments (enter under Array what one takes, and they are worked out here)"
+                : "attachments";
+        return "No layout held by ballast alone that was tried clears this: " + attachments
+                + ", another tray system, or strengthening that the building's engineer designs.";
+    }
+
+    /** A way that leaves the check failing and costs more than this share of the modules is none. */
+    private static final double MOST_LOST = 0.1;
+
+    /** With no parts but those of the job and these blocks. */
     public static List<Way> of(Design design, Check check, List<BlockType> blocks, Solver solver) {
+        return of(design, check, new Offer(blocks, List.of()), solver);
+    }
+
+    /** Ways out of one check, those that clear it first, then by modules lost. */
+    public static List<Way> of(Design design, Check check, Offer offer, Solver solver) {
         Tries tries = new Tries(design, check, solver);
         SurveyWays.of(design, check).forEach(idea -> tries.offer("survey", idea.words(), idea.changes()));
         for (String kind : Structure.WORKS) {
@@ -72,17 +108,21 @@ public final class WaysOut {
         ArrayWays array = new ArrayWays(tries);
         array.tilts();
         array.gaps();
-        array.blocks(blocks);
+        array.blocks(offer.blocks());
+        array.trays(offer.trays());
         array.walkway();
         array.setback();
         array.shift();
         array.attachments();
         array.feeders();
+        array.systemLimit();
         new LeaveOut(tries).offer();
         if (tries.ways().stream().noneMatch(Way::clean)) {
             array.tiltsWithGaps();
         }
+        int most = (int) (MOST_LOST * design.layout().modules().size());
         return chosen(tries.ways().stream()
+                .filter(w -> w.clears() || w.modulesLost() <= most)
                 .sorted(Comparator.comparing((Way w) -> !w.clean())
                         .thenComparing(w -> !w.clears())
                         .thenComparing(Way::modulesLost)

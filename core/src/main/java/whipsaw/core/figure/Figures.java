@@ -54,6 +54,8 @@ public final class Figures {
             case "total.ratio" -> TotalFigures.ratio(design);
             case "total.blocks" -> TotalFigures.blocks(design);
             case "roof.footprint" -> TotalFigures.footprint(design);
+            case "roof.window" -> TotalFigures.window(design, tables);
+            case "existing.building" -> ExistingFigures.building(design, tables);
             case "member" -> MemberFigures.member(design, place, tables);
             case "lifted" -> FaceFigures.purlin(design, place, tables);
             case "zone" -> ZoneFigures.zone(design, place, tables);
@@ -147,8 +149,14 @@ public final class Figures {
 
     /** What it comes to on the roof and what carries it. */
     private List<String> standing() {
-        List<String> keys =
-                new ArrayList<>(List.of("total.modules", "total.blocks", "roof.footprint", "roof.feet", "roof.deck"));
+        List<String> keys = new ArrayList<>(List.of(
+                "total.modules",
+                "total.blocks",
+                "roof.footprint",
+                "roof.window",
+                "existing.building",
+                "roof.feet",
+                "roof.deck"));
         if (design.loads().worstBay() != null) {
             keys.add("roof.bay/" + design.loads().worstBay().bay().name());
         }

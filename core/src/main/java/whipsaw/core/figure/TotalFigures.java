@@ -2,8 +2,10 @@ package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
+import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -225,13 +227,65 @@ final class TotalFigures {
                                 Show.both(
                                         units, Dimension.AREA, loads.footprint().areaM2()),
                                 null));
-        allowance(w, design, loads.footprint());
-        return w.note("Governs deck and purlins as an average; the heaviest positions press more where they stand.")
-                .note(
-                        design.plan().bays().isEmpty()
-                                ? "No bays are known: the verdict is by the footprint alone."
-                                : "Girders and columns are governed by the bays.")
+        return w.note("An average is told and not judged: what counts is the heaviest part, and the heaviest bay.")
                 .note("Snow, drift and ponding are not in this load; they are for the engineer's check.")
+                .build();
+    }
+
+    /** The heaviest window of the array; null without modules or ballast. */
+    static Working window(Design design, CodeTables tables) {
+        LoadWindow window = design.loads().window();
+        if (window == null || !design.holdDown().established()) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        String answer = Show.both(units, Dimension.LOAD, window.load().loadPa());
+        Working.Builder w = Working.of("roof.window", "Added load over the heaviest part of the array", answer)
+                .step(
+                        "A",
+                        "square moved over the array to where it is heaviest, along the rows and across them; no longer than the roof",
+                        "{a} · {b}",
+                        Show.both(units, Dimension.AREA, window.load().areaM2()),
+                        "side by the table: "
+                                + Show.both(
+                                        units,
+                                        Dimension.ROOF_LENGTH,
+                                        tables.loadWindow().value("side_m")),
+                        Term.data(
+                                "a",
+                                "along",
+                                Show.both(units, Dimension.ROOF_LENGTH, window.alongM()),
+                                Origin.TABLE,
+                                tables.loadWindow().table()),
+                        Term.data(
+                                "b",
+                                "across",
+                                Show.both(units, Dimension.ROOF_LENGTH, window.acrossM()),
+                                Origin.TABLE,
+                                tables.loadWindow().table()))
+                .step(
+                        "q",
+                        "modules, racking and blocks in it, those on its sides by the part inside",
+                        "{m} · g / {A}",
+                        answer,
+                        "g = 9.80665 m/s²",
+                        Term.computed(
+                                "m",
+                                "mass of " + window.modules().size() + " modules wholly or in part",
+                                Show.both(units, Dimension.MASS, window.load().massKg()),
+                                "total.blocks"),
+                        Term.computed(
+                                "A",
+                                "area",
+                                Show.both(units, Dimension.AREA, window.load().areaM2()),
+                                null));
+        allowance(w, design, window.load());
+        return w.note(
+                        design.plan().bays().isEmpty()
+                                ? "No bays are known: a typical bay stands for them. Change the table where members carry less."
+                                : "Bays are judged beside it.")
+                .note(
+                        "Snow, drift, wind and ponding are not in this load; members and deck are checked with them where they are entered.")
                 .build();
     }
 

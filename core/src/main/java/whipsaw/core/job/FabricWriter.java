@@ -62,6 +62,16 @@ final class FabricWriter {
                                         : new Tree()
                                                 .put("by", w.signedBy())
                                                 .put("on", w.signedOn().toString())
+                                                .put(
+                                                        "what",
+                                                        w.signedFor() == null
+                                                                ? null
+                                                                : w.signedFor().what())
+                                                .put(
+                                                        "utilisation",
+                                                        w.signedFor() == null
+                                                                ? null
+                                                                : w.signedFor().utilisation())
                                                 .map)
                         .put("photos", w.photos().isEmpty() ? null : w.photos())
                         .map))

@@ -462,12 +462,16 @@ public record Job(
     public record Walkway(int every, int first, Measure width) {}
 
     /**
+     * @param place where the array is: one of {@link #PLACES}
      * @param dcAcMost limit of DC power over AC rating
      * @param cellRiseC cell above ambient
      * @param run AC run from the inverters to the point of connection
      */
     public record Electrical(
-            InverterType inverter, double dcAcMost, Measure systemLimit, double cellRiseC, AcRun run) {}
+            InverterType inverter, String place, double dcAcMost, Measure systemLimit, double cellRiseC, AcRun run) {
+        /** Where an array can be, for the DC voltage it may have. */
+        public static final List<String> PLACES = List.of("building", "dwelling", "ground");
+    }
 
     /**
      * @param points on the plan; the first is where the inverters stand

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.Contradiction;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
@@ -95,6 +96,11 @@ public final class JobReader {
                     case "member" -> StructureReader.member(doc);
                     default -> throw new IllegalArgumentException("no catalogue kind " + kind);
                 };
+        if (context.problems.isEmpty()) {
+            for (Contradiction c : Contradiction.of(entry)) {
+                doc.problem(c.key(), c.label(), c.value(), c.message());
+            }
+        }
         boolean ok = context.problems.isEmpty();
         return new Reading<>(ok ? entry : null, List.copyOf(context.problems));
     }
@@ -256,6 +262,7 @@ public final class JobReader {
         Doc run = doc.object("run", "AC run");
         return new Job.Electrical(
                 type,
+                doc.has("place") ? doc.choice("place", "Where the array is", Job.Electrical.PLACES) : "building",
                 doc.number("dcAcMost", "Limit of DC over AC", 0.5, 2.5),
                 doc.measure("systemLimit", Fields.SYSTEM_LIMIT),
                 doc.number("cellRiseC", "Cell above ambient, °C", 0, 60),

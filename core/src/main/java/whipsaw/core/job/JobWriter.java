@@ -143,7 +143,7 @@ public final class JobWriter {
                 .put("status", info.status().name().toLowerCase(Locale.ROOT));
     }
 
-    private static Map<String, Object> tray(TraySystem t) {
+    public static Map<String, Object> tray(TraySystem t) {
         Map<String, Object> friction = new LinkedHashMap<>();
         Job.COVERINGS.stream()
                 .filter(t.friction()::containsKey)
@@ -243,6 +243,7 @@ public final class JobWriter {
     private static Object electrical(Job.Electrical e) {
         return new Tree()
                 .put("inverter", inverter(e.inverter()))
+                .put("place", e.place().equals("building") ? null : e.place())
                 .put("dcAcMost", e.dcAcMost())
                 .measure("systemLimit", e.systemLimit(), Quantity.VOLTAGE)
                 .put("cellRiseC", e.cellRiseC())

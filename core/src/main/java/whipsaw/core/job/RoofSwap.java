@@ -74,6 +74,7 @@ public final class RoofSwap {
         Job.Electrical e = job.electrical();
         Job.Electrical electrical = new Job.Electrical(
                 e.inverter(),
+                e.place(),
                 e.dcAcMost(),
                 e.systemLimit(),
                 e.cellRiseC(),

@@ -132,11 +132,20 @@ public record Structure(
             int high) {}
 
     /**
+     * What a signature was given on.
+     *
+     * @param what was done, where and with which section
+     * @param utilisation of the most used of the members
+     */
+    public record SignedFor(String what, double utilisation) {}
+
+    /**
      * Strengthening of members in some bays.
      *
      * @param kind {@code double}: another one beside each; {@code between}: another one between each two;
      *     {@code support}: a support at midspan
      * @param signedBy engineer who has seen it done; empty until then
+     * @param signedFor figures it was signed on; null when they were not recorded
      * @param photos ids of pictures of it, taken before it is closed
      */
     public record Work(
@@ -146,6 +155,7 @@ public record Structure(
             List<String> bays,
             String signedBy,
             LocalDate signedOn,
+            SignedFor signedFor,
             List<String> photos) {
         public Work {
             bays = List.copyOf(bays);

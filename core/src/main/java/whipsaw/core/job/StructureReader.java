@@ -41,6 +41,11 @@ final class StructureReader {
                     bays(w),
                     seen == null ? "" : seen.text("by", "Signed off by", 120),
                     seen == null ? null : seen.date("on", "Signed off on"),
+                    seen == null || !seen.has("what")
+                            ? null
+                            : new Structure.SignedFor(
+                                    seen.text("what", "Signed off for", 400),
+                                    seen.number("utilisation", "Utilisation signed off", 0, 1e6)),
                     w.texts("photos", "Photographs", 20, 80));
             if (seen != null) {
                 seen.done();

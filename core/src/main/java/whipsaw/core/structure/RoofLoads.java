@@ -11,6 +11,7 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RectangleClip;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTables;
 
 /**
  * What the array adds to the roof.
@@ -19,6 +20,7 @@ import whipsaw.core.roof.RoofPlan;
  * @param rackingKg all racking
  * @param ballastKg all blocks
  * @param footprint average over the outline of the array, row gaps included
+ * @param window where the array weighs most over a window of the agreed size; null without modules
  * @param bays average over each bay; empty without a grid
  * @param worstBay the bay with the highest average, or null
  */
@@ -27,6 +29,7 @@ public record RoofLoads(
         double rackingKg,
         double ballastKg,
         RoofReserve footprint,
+        LoadWindow window,
         List<BayLoad> bays,
         BayLoad worstBay) {
 
@@ -37,7 +40,7 @@ public record RoofLoads(
         return moduleKg + rackingKg + ballastKg;
     }
 
-    public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown) {
+    public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
         double moduleKg = job.array().module().mass().si();
         double rackingKg = job.array().tray().rackingMass().si();
         double allowance = job.roof().allowance() == null
@@ -65,7 +68,9 @@ public record RoofLoads(
                 worst = load;
             }
         }
-        return new RoofLoads(count * moduleKg, count * rackingKg, ballastKg, footprint, bays, worst);
+        LoadWindow window =
+                LoadWindow.heaviest(plan, layout, perModule, tables.loadWindow().value("side_m"), allowance);
+        return new RoofLoads(count * moduleKg, count * rackingKg, ballastKg, footprint, window, bays, worst);
     }
 
     /** Mass of every module with its racking and its part of the blocks. */

@@ -25,6 +25,8 @@ public final class CodeTables {
     private final ParameterTable zones;
     private final ParameterTable seismic;
     private final ParameterTable feet;
+    private final ParameterTable loadWindow;
+    private final DcVoltageTable dcVoltage;
     private final PanelTables panels;
     private final PriceTable prices;
     private final MemberTables members;
@@ -44,6 +46,8 @@ public final class CodeTables {
         this.drift = new ParameterTable(table("asce_snow_drift"));
         this.seismic = new ParameterTable(table("asce_seismic"));
         this.feet = new ParameterTable(table("foot_limits"));
+        this.dcVoltage = new DcVoltageTable(table("dc_voltage_limits"));
+        this.loadWindow = new ParameterTable(table("load_window"));
         this.panels = new PanelTables(this);
         this.prices = new PriceTable(this);
         this.members = new MemberTables(this);
@@ -135,7 +139,12 @@ public final class CodeTables {
         used.add(wind.factorTable());
         used.add(setbacks.table());
         used.add(table("house_rules"));
+        used.add(loadWindow.table());
+        used.add(dcVoltage.table());
         used.addAll(conductors.all());
+        if (job.roof().fabric().structure().members().isEmpty() && job.site().code() instanceof Job.AsceSite) {
+            used.add(table("member_limits"));
+        }
         if (!job.roof().fabric().structure().members().isEmpty()) {
             used.addAll(members.all());
             if (job.site().code() instanceof Job.AsceSite) {
@@ -198,6 +207,16 @@ public final class CodeTables {
     /** Pressure of feet on insulation. */
     public ParameterTable feet() {
         return feet;
+    }
+
+    /** DC voltage by where the array is. */
+    public DcVoltageTable dcVoltage() {
+        return dcVoltage;
+    }
+
+    /** Size of the square over which added load is judged. */
+    public ParameterTable loadWindow() {
+        return loadWindow;
     }
 
     /** Unattached arrays in an earthquake, ASCE 7-16 13.6.12. */

@@ -15,6 +15,11 @@ public final class PriceTable {
         return CodeTable.number(row(item), "price");
     }
 
+    /** The same; 0 where the list does not name it. */
+    public double priceOrNone(String item) {
+        return table.rows().stream().anyMatch(r -> r.get("item").equals(item)) ? price(item) : 0;
+    }
+
     public String currency() {
         return row("module").get("currency");
     }

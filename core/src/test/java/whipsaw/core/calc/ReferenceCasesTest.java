@@ -62,6 +62,12 @@ class ReferenceCasesTest {
                 .hasMessageContaining("disagrees");
     }
 
+    static List<Map<String, Object>> all() {
+        return Stream.of("structural", "electrical", "solar")
+                .flatMap(name -> read(name).stream())
+                .toList();
+    }
+
     @SuppressWarnings("unchecked")
     private static List<Map<String, Object>> read(String name) {
         try (InputStream in = ReferenceCasesTest.class.getResourceAsStream("/cases/" + name + "-cases.json")) {

@@ -50,15 +50,32 @@ class PlausibilityTest {
             value = {
                 "mass|18 lb|mass over area",
                 "mass|55 kg|mass over area",
-                "power|800 W|power over area",
-                "imp|9 A|over the power",
-                "vmp|49 V|V_mp over V_oc",
+                "power|590 W|over the power",
+                "imp|12 A|over the power",
+                "voc|43.5 V|V_mp over V_oc",
                 "isc|12.9 A|I_mp over I_sc",
             })
     void aSlipInAModuleIsSeen(String key, String value, String words) {
         Map<String, Object> body = module();
         body.put(key, value);
         assertThat(doubts("module", body)).anySatisfy(d -> assertThat(d).contains(words, "ordinary is"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "power|800 W|W/m²",
+                "imp|9 A|voltage times current",
+                "vmp|60 V|open-circuit voltage",
+                "isc|12 A|short-circuit current",
+                "vmpCoefficient|0 %/C|falls in heat"
+            })
+    void whatNoModuleCanBeIsRefused(String key, String value, String words) {
+        Map<String, Object> body = module();
+        body.put(key, value);
+        assertThat(JobReader.readEntry("module", body).problems())
+                .anySatisfy(p -> assertThat(p.words()).contains(words));
     }
 
     @Test

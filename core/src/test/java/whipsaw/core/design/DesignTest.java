@@ -199,16 +199,16 @@ class DesignTest {
 
     @Test
     void verdictsFollowTheAllowance() {
-        assertThat(check(design("roof.allowance", null), "roof.footprint").verdict())
+        assertThat(check(design("roof.allowance", null), "roof.window").verdict())
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
         Design weak = design("roof.allowance", Map.of("load", "0.1 kPa", "givenBy", "A", "date", "2026-01-31"));
-        assertThat(check(weak, "roof.footprint").verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(check(weak, "roof.window").verdict()).isEqualTo(Verdict.FAILS);
         assertThat(weak.exitCode()).isEqualTo(2);
         assertThat(weak.worstCheck().verdict()).isEqualTo(Verdict.FAILS);
-        double load = weak.loads().footprint().loadPa();
+        double load = weak.loads().window().load().loadPa();
         Design onTheLimit =
                 design("roof.allowance", Map.of("load", load + " Pa", "givenBy", "A", "date", "2026-01-31"));
-        assertThat(check(onTheLimit, "roof.footprint").verdict()).isEqualTo(Verdict.CLOSE);
+        assertThat(check(onTheLimit, "roof.window").verdict()).isEqualTo(Verdict.CLOSE);
     }
 
     @Test

@@ -129,7 +129,7 @@ class NetDemandTest {
         assertThat(d.holdDown().blocks()).isZero();
         assertThat(d.holdDown().demands())
                 .allSatisfy(x -> assertThat(x.pressure().upliftPa()).isNaN());
-        assertThat(check(d, "roof.footprint").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(check(d, "roof.window").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
         assertThat(d.checks()).noneMatch(c -> c.id().equals("ballast.position"));
         assertThat(d.exitCode()).isEqualTo(3);
         Figures figures = new Figures(d, Jobs.SOLVER.tables());

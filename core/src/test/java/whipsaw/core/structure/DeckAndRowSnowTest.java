@@ -260,6 +260,6 @@ class DeckAndRowSnowTest {
         Design d = Jobs.design("roof.allowance", allowance);
         Job.Allowance read = d.job().roof().allowance();
         assertThat(read.conditions()).containsExactly("no storage on the roof", "drains kept free");
-        assertThat(check(d, "roof.footprint").source()).contains("letter 7", "2 conditions");
+        assertThat(check(d, "roof.window").source()).contains("letter 7", "2 conditions");
     }
 }

@@ -204,6 +204,49 @@ class RoofMembersTest {
                 .satisfies(c -> assertThat(c.verdict()).isEqualTo(Verdict.NEEDS_ENGINEER));
     }
 
+    /** A signature is kept with what it was given on, and lapses when members are used more or the work is another one. */
+    @Test
+    void aSignatureHoldsForTheFiguresItWasGivenOn() {
+        Map<String, Object> work = Map.of("id", "w", "members", "j", "kind", "double", "bays", "b2");
+        Map<String, Object> plain = structure("y", "2 m", "works", List.of(work));
+        Design unsigned = design(plain);
+        Map<String, Object> signedWork = new LinkedHashMap<>(work);
+        signedWork.put("seen", Map.of("by", "E. Ngineer", "on", "2026-10-01"));
+        plain.put("works", List.of(signedWork));
+        Design signed = design(plain);
+        assertThat(verdict(signed)).isEqualTo(Verdict.NEEDS_ENGINEER);
+        assertThat(SignOff.any(unsigned.job(), signed.job())).isTrue();
+        var figures = SignOff.records(unsigned.job(), signed.job(), signed.members());
+        Map<String, Object> document = DocumentPatch.apply(JobWriter.write(signed.job()), figures);
+        var kept = JobReader.read(document, false);
+        assertThat(kept.problems()).isEmpty();
+        Design holds = Jobs.SOLVER.solve(kept.job());
+        assertThat(verdict(holds)).isEqualTo(Verdict.CLOSE);
+        assertThat(SignOff.any(signed.job(), holds.job())).isFalse();
+        for (DocumentPatch.Change worse : List.of(
+                new DocumentPatch.Change("set", "$.roof.structure.dead", "1.1 kPa"),
+                new DocumentPatch.Change("set", "$.roof.structure.works[id=w].bays", "B2, C2"),
+                new DocumentPatch.Change("set", "$.roof.structure.works[id=w].kind", "support"))) {
+            var reading = JobReader.read(DocumentPatch.apply(document, List.of(worse)), false);
+            assertThat(verdict(Jobs.SOLVER.solve(reading.job())))
+                    .as(worse.path())
+                    .isEqualTo(Verdict.NEEDS_ENGINEER);
+        }
+        var lighter = JobReader.read(
+                DocumentPatch.apply(
+                        document, List.of(new DocumentPatch.Change("set", "$.roof.structure.dead", "0.7 kPa"))),
+                false);
+        assertThat(verdict(Jobs.SOLVER.solve(lighter.job()))).isEqualTo(Verdict.CLOSE);
+    }
+
+    private static Verdict verdict(Design d) {
+        return d.checks().stream()
+                .filter(c -> c.id().equals("roof.works-w"))
+                .findFirst()
+                .orElseThrow()
+                .verdict();
+    }
+
     private static double utilisation(Design d, String number) {
         return d.members().sets().get(0).members().stream()
                 .filter(m -> m.line().number().equals(number))

@@ -1,0 +1,148 @@
+package whipsaw.core.structure;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.TreeSet;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.geom.Geometry;
+import whipsaw.core.array.ArrayFrame;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.units.Limits;
+
+/**
+ * A window of a given size where the array weighs most, its sides along and across the rows: moved to every place at
+ * which a side lies on a side of a module, since between those the load changes evenly.
+ *
+ * @param s left side along the rows
+ * @param t low side across the rows
+ * @param alongM side along the rows
+ * @param acrossM side across the rows
+ * @param modules that lie in it wholly or in part
+ */
+public record LoadWindow(double s, double t, double alongM, double acrossM, RoofReserve load, List<Integer> modules) {
+    public LoadWindow {
+        modules = List.copyOf(modules);
+    }
+
+    /** Corners on the plan. */
+    public Coordinate[] corners(ArrayFrame frame) {
+        return new Coordinate[] {
+            frame.plan(s, t), frame.plan(s + alongM, t), frame.plan(s + alongM, t + acrossM), frame.plan(s, t + acrossM)
+        };
+    }
+
+    /** One row: mass to the left of places along it. */
+    private record Row(double t, double[] from, double[] massTo, double moduleM) {
+        /** Mass left of a place. */
+        double leftOf(double s) {
+            int i = Arrays.binarySearch(from, s);
+            int at = i >= 0 ? i : -i - 2;
+            if (at < 0) {
+                return 0;
+            }
+            double before = at == 0 ? 0 : massTo[at - 1];
+            return before + (massTo[at] - before) * Math.min(1, (s - from[at]) / moduleM);
+        }
+    }
+
+    /**
+     * The heaviest window; null without modules.
+     *
+     * @param sideM of the square; no longer than the roof is
+     * @param perModuleKg mass of every module with its racking and blocks
+     */
+    static LoadWindow heaviest(
+            RoofPlan plan, ArrayLayout layout, double[] perModuleKg, double sideM, double allowancePa) {
+        if (layout.modules().isEmpty()) {
+            return null;
+        }
+        Envelope roof = inFrame(plan.outline(), layout.frame());
+        double along = Math.min(sideM, roof.getWidth());
+        double across = Math.min(sideM, roof.getHeight());
+        List<Row> rows = rows(layout, perModuleKg);
+        TreeSet<Double> lows = new TreeSet<>();
+        for (Row row : rows) {
+            lows.add(row.t());
+            lows.add(row.t() + layout.depthM() - across);
+        }
+        double best = -1;
+        double bestS = 0;
+        double bestT = 0;
+        for (double t : lows) {
+            List<Row> there = new ArrayList<>();
+            List<Double> parts = new ArrayList<>();
+            TreeSet<Double> lefts = new TreeSet<>();
+            for (Row row : rows) {
+                double overlap = Math.min(t + across, row.t() + layout.depthM()) - Math.max(t, row.t());
+                if (overlap > Limits.SLACK) {
+                    there.add(row);
+                    parts.add(overlap / layout.depthM());
+                    for (double from : row.from()) {
+                        lefts.add(from);
+                        lefts.add(from + layout.alongM() - along);
+                    }
+                }
+            }
+            for (double s : lefts) {
+                double kg = 0;
+                for (int i = 0; i < there.size(); i++) {
+                    kg += parts.get(i)
+                            * (there.get(i).leftOf(s + along) - there.get(i).leftOf(s));
+                }
+                if (kg > best * (1 + Limits.SLACK)) {
+                    best = kg;
+                    bestS = s;
+                    bestT = t;
+                }
+            }
+        }
+        return of(layout, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
+    }
+
+    private static LoadWindow of(
+            ArrayLayout layout, double s, double t, double along, double across, RoofReserve load) {
+        List<Integer> inside = new ArrayList<>();
+        for (ArrayLayout.Module m : layout.modules()) {
+            boolean overS = m.s() < s + along - Limits.SLACK && m.s() + layout.alongM() > s + Limits.SLACK;
+            boolean overT = m.t() < t + across - Limits.SLACK && m.t() + layout.depthM() > t + Limits.SLACK;
+            if (overS && overT) {
+                inside.add(m.index());
+            }
+        }
+        return new LoadWindow(s, t, along, across, load, inside);
+    }
+
+    private static Envelope inFrame(Geometry outline, ArrayFrame frame) {
+        Envelope box = new Envelope();
+        for (Coordinate c : outline.getCoordinates()) {
+            box.expandToInclude(frame.s(c.x, c.y), frame.t(c.x, c.y));
+        }
+        return box;
+    }
+
+    private static List<Row> rows(ArrayLayout layout, double[] kg) {
+        List<Row> rows = new ArrayList<>();
+        List<ArrayLayout.Module> modules = layout.modules();
+        for (int i = 0; i < modules.size(); ) {
+            int end = i + 1;
+            while (end < modules.size()
+                    && modules.get(end).row() == modules.get(i).row()) {
+                end++;
+            }
+            double[] from = new double[end - i];
+            double[] massTo = new double[end - i];
+            double sum = 0;
+            for (int k = i; k < end; k++) {
+                from[k - i] = modules.get(k).s();
+                sum += kg[k];
+                massTo[k - i] = sum;
+            }
+            rows.add(new Row(modules.get(i).t(), from, massTo, layout.alongM()));
+            i = end;
+        }
+        return rows;
+    }
+}

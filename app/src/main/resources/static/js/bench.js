@@ -3,6 +3,7 @@ import { Plan } from "./plan.js";
 import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
+import { startNews } from "./news.js";
 import { token } from "./token.js";
 import * as working from "./working.js";
 import * as zones from "./zones.js";
@@ -69,7 +70,7 @@ async function changeNow(changes, field = null, base = Number(bench().dataset.re
     const newest = Math.max(...told.problems.map((p) => Number(p.value)));
     showBanner(["Another window changed this job first:", ...told.problems.map((p) => p.message), "Yours is not stored yet."], [
       ["Apply mine on top", () => change(changes, field, newest, words)],
-      ["Show theirs", () => location.reload()],
+      ["Show theirs", () => bringIn(base)],
     ]);
     return false;
   }
@@ -357,8 +358,32 @@ function showEntry(section, field) {
   at.focus();
 }
 
-async function step(way) {
-  const answer = await post(way, {});
+/** Undoes or redoes; what another window made is named and asked about first. */
+async function step(way, base = Number(bench().dataset.revision), agreed = false) {
+  const answer = await post(way, { base, agreed });
+  if (answer.ok) {
+    swap(await answer.text());
+    return;
+  }
+  if (answer.status !== 409) return;
+  const { problems } = await answer.json();
+  if (problems[0].label === "own") {
+    showBanner([problems[0].message], [
+      ["Take it back", () => step(way, base, true)],
+      ["Leave it", () => {}],
+    ]);
+    return;
+  }
+  const newest = Math.max(...problems.map((p) => Number(p.value)));
+  showBanner(["This job was changed elsewhere:", ...problems.map((p) => p.message), "Nothing was undone."], [
+    ["Show it", () => bringIn(base)],
+    [way === "undo" ? "Undo the newest of all" : "Redo", () => step(way, newest)],
+  ]);
+}
+
+/** Brings the bench to the newest revision. */
+async function bringIn(from) {
+  const answer = await fetch(`/jobs/${slug()}/bench?from=${from}`);
   if (answer.ok) swap(await answer.text());
 }
 
@@ -420,6 +445,7 @@ function showHash() {
 window.addEventListener("hashchange", showHash);
 zones.listen(slug, (zone) => plan.sketch.on || plan.measure.on || open(`zone/${zone}`));
 arrange();
+startNews(slug, () => Number(bench().dataset.revision), bringIn);
 showHash();
 const told = document.getElementById("banner").dataset.told;
 if (told) showBanner(told.split("\n"));

@@ -1,12 +1,12 @@
 package whipsaw.app.drawing;
 
+import java.util.List;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
-import java.util.List;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -83,7 +83,8 @@ final class ArrayLayer {
         svg.path("class=\"heaviest\"", Svg.ring(List.of(c)));
         double size = PlanDrawing.textM(design) * 0.8;
         String words = "heaviest: "
-                + Show.in(design.job().project().units(), Dimension.LOAD, w.load().loadPa());
+                + Show.in(
+                        design.job().project().units(), Dimension.LOAD, w.load().loadPa());
         Coordinate at = layout.frame().plan(w.s() + size * 0.3, w.t() + w.acrossM() - size * 1.1);
         svg.text("class=\"heaviestname\" font-size=\"" + Svg.u(size) + "\"", at.x, at.y, words);
         svg.close("g");

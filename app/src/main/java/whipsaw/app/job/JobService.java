@@ -31,9 +31,9 @@ import whipsaw.core.structure.SignOff;
 @Service
 public class JobService {
     private static final int KEPT = 24;
-    private static final String USER = "this machine";
 
     private final JobStore store;
+    private final Maker maker;
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
 
@@ -47,7 +47,8 @@ public class JobService {
         }
     });
 
-    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue) {
+    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue, Maker maker) {
+        this.maker = maker;
         this.store = store;
         this.tables = tables;
         this.catalogue = catalogue;
@@ -158,7 +159,8 @@ public class JobService {
                 .filter(c -> c.id().equals(check))
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there is no check '" + check + "' in this job"));
-        WaysOut.Offer offer = new WaysOut.Offer(parts("block", BlockType.class), parts("tray-system", TraySystem.class));
+        WaysOut.Offer offer =
+                new WaysOut.Offer(parts("block", BlockType.class), parts("tray-system", TraySystem.class));
         List<WaysOut.Way> ways = WaysOut.of(design, asked, offer, solver());
         return new Ways(ways, WaysOut.advice(design, asked, ways));
     }
@@ -213,18 +215,50 @@ public class JobService {
         }
         String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
         Design after = solver().solve(job);
-        Revision made = store.append(slug, base, JobWriter.write(job), USER, words);
+        Revision made = store.append(slug, base, JobWriter.write(job), maker.name(), words);
         solved.put(key(slug, made.number()), after);
         return new Shown(slug, made, after, DesignChange.between(before, after));
     }
 
-    /** Undoes or redoes; with nothing to step to the job stays as it is. */
-    public Shown step(String slug, boolean back) {
+    /** An undo would take back what another window made. */
+    public static class NotOwn extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+        private final transient Revision revision;
+
+        NotOwn(Revision revision) {
+            super("made in another window");
+            this.revision = revision;
+        }
+
+        public Revision revision() {
+            return revision;
+        }
+    }
+
+    /**
+     * Undoes or redoes; with nothing to step to the job stays as it is.
+     *
+     * @param base newest revision its maker knew; negative does not ask
+     * @param agreed whether it was agreed that something of another window is taken back
+     * @throws JobStore.Conflict when other revisions came first
+     * @throws NotOwn when what would be undone is another window's and nobody agreed
+     */
+    public Shown step(String slug, boolean back, int base, boolean agreed) {
         Design before = open(slug).design();
-        Optional<Integer> number = back ? store.undo(slug, USER) : store.redo(slug, USER);
+        if (back && !agreed) {
+            store.toUndo(slug).filter(r -> maker.elsewhere(r.who())).ifPresent(r -> {
+                throw new NotOwn(r);
+            });
+        }
+        Optional<Integer> number = back ? store.undo(slug, base, maker.name()) : store.redo(slug, base, maker.name());
         Revision latest = latest(slug);
         Design after = design(slug, latest);
         return new Shown(slug, latest, after, number.isEmpty() ? NOTHING : DesignChange.between(before, after));
+    }
+
+    /** Revisions that came after one, the oldest first, without their documents. */
+    public List<Revision> news(String slug, int after) {
+        return store.since(slug, after);
     }
 
     public boolean canRedo(String slug) {
@@ -232,14 +266,14 @@ public class JobService {
     }
 
     public String create(Job job) {
-        return store.create(job.project().name(), JobWriter.write(solver().resting(job)), USER);
+        return store.create(job.project().name(), JobWriter.write(solver().resting(job)), maker.name());
     }
 
     /** A job read from a file: it keeps the code tables it says it rests on, so that a difference shows. */
     public String take(Job job) {
         return job.codeTables().isEmpty()
                 ? create(job)
-                : store.create(job.project().name(), JobWriter.write(job), USER);
+                : store.create(job.project().name(), JobWriter.write(job), maker.name());
     }
 
     /** A new job with the inputs of another, under another name. */
@@ -266,7 +300,7 @@ public class JobService {
     }
 
     public void name(String slug, int number, String name) {
-        store.name(slug, number, name, USER);
+        store.name(slug, number, name, maker.name());
     }
 
     /** A job as it was in an earlier revision. */
@@ -279,6 +313,6 @@ public class JobService {
     /** Goes back to an earlier revision, as one more revision. */
     public void goBack(String slug, int base, int to) {
         at(slug, to);
-        store.goBack(slug, base, to, USER);
+        store.goBack(slug, base, to, maker.name());
     }
 }

@@ -102,7 +102,8 @@ public record JobSheet(
                 + " established."
                 + (design.attached() == null
                         ? ""
-                        : " +A: attachments hold what the blocks do not, " + design.attached().needed()
+                        : " +A: attachments hold what the blocks do not, "
+                                + design.attached().needed()
                                 + " in all by a first estimate; their places are not designed: not for setting out.");
         return PaperScale.countsLegible(design, paper)
                 ? "Numbers are blocks at each position. " + marks

@@ -282,8 +282,19 @@ public class JobStore {
     /** Goes back to the document the shown revision was made on; empty at the first. */
     @Transactional
     public Optional<Integer> undo(String slug, String who) {
+        return undo(slug, -1, who);
+    }
+
+    /**
+     * The same from a page.
+     *
+     * @param base number of the newest revision its maker knew; negative for any
+     * @throws Conflict when another revision came first
+     */
+    @Transactional
+    public Optional<Integer> undo(String slug, int base, String who) {
         int job = id(slug);
-        Revision latest = latest(slug).orElseThrow();
+        Revision latest = known(slug, job, base);
         Revision shown = revision(job, latest.shows());
         if (shown.kind().equals("create")) {
             return Optional.empty();
@@ -295,8 +306,19 @@ public class JobStore {
     /** Goes forward to the last edit made on the shown revision; empty when there is none. */
     @Transactional
     public Optional<Integer> redo(String slug, String who) {
+        return redo(slug, -1, who);
+    }
+
+    /**
+     * The same from a page.
+     *
+     * @param base number of the newest revision its maker knew; negative for any
+     * @throws Conflict when another revision came first
+     */
+    @Transactional
+    public Optional<Integer> redo(String slug, int base, String who) {
         int job = id(slug);
-        Revision latest = latest(slug).orElseThrow();
+        Revision latest = known(slug, job, base);
         return db.select(HEAD)
                 .from(REVISION)
                 .where(nextEdit(job, latest.shows()))
@@ -304,6 +326,26 @@ public class JobStore {
                 .limit(1)
                 .fetchOptional(this::revision)
                 .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
+    }
+
+    private Revision known(String slug, int job, int base) {
+        Revision latest = latest(slug).orElseThrow();
+        if (base >= 0 && latest.number() != base) {
+            throw new Conflict(since(job, base));
+        }
+        return latest;
+    }
+
+    /** The revision an undo would take back, without its document; empty at the first. */
+    public Optional<Revision> toUndo(String slug) {
+        int job = id(slug);
+        Revision shown = revision(job, latest(slug).orElseThrow().shows());
+        return shown.kind().equals("create") ? Optional.empty() : Optional.of(shown);
+    }
+
+    /** Revisions that came after one, the oldest first, without their documents. */
+    public List<Revision> since(String slug, int after) {
+        return since(id(slug), after);
     }
 
     public boolean canRedo(String slug) {

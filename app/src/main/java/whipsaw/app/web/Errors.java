@@ -24,6 +24,7 @@ import org.springframework.web.servlet.ModelAndView;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
+import whipsaw.app.store.Revision;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.calc.CalcException;
 import whipsaw.core.job.DocumentPatch;
@@ -63,8 +64,25 @@ public class Errors {
                         "value",
                         String.valueOf(r.number()),
                         "message",
-                        "Revision " + r.number() + ": " + r.words())));
+                        "Revision " + r.number() + " by " + r.who() + ": " + r.words())));
         return answer(request, HttpStatus.CONFLICT, "Changed in another window", problems);
+    }
+
+    @ExceptionHandler(JobService.NotOwn.class)
+    public Object notOwn(JobService.NotOwn e, HttpServletRequest request) {
+        Revision r = e.revision();
+        String at = r.at().substring(0, 16).replace('T', ' ');
+        Map<String, String> problem = Map.of(
+                "path",
+                "",
+                "label",
+                "own",
+                "value",
+                String.valueOf(r.number()),
+                "message",
+                "Undo takes back revision " + r.number() + ", \"" + r.words() + "\", made by " + r.who() + " at " + at
+                        + " UTC.");
+        return answer(request, HttpStatus.CONFLICT, "Made in another window", List.of(problem));
     }
 
     @ExceptionHandler({

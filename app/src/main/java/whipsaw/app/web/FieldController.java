@@ -45,10 +45,9 @@ public class FieldController {
         design.layout().modules().forEach(m -> rows.add(m.row()));
         int wanted = row == 0 && !rows.isEmpty() ? rows.first() : row;
         if (!rows.isEmpty() && !rows.contains(wanted)) {
-            throw new StoreException(
-                    "there is no row " + row + " in this job: the nearest with modules are "
-                            + (rows.lower(row) == null ? "" : rows.lower(row) + (rows.higher(row) == null ? "" : " and "))
-                            + (rows.higher(row) == null ? "" : rows.higher(row)));
+            throw new StoreException("there is no row " + row + " in this job: the nearest with modules are "
+                    + (rows.lower(row) == null ? "" : rows.lower(row) + (rows.higher(row) == null ? "" : " and "))
+                    + (rows.higher(row) == null ? "" : rows.higher(row)));
         }
         List<Cell> cells = cells(design, wanted);
         UnitSystem units = design.job().project().units();
@@ -103,7 +102,12 @@ public class FieldController {
             boolean apart = before != null && !HoldDown.follows(layout, before, p);
             String place = p.number().substring(p.number().indexOf('-') + 1);
             String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
-            cells.add(new Cell(place, count, known && p.ballast().lacks(), known && p.ballast().attached(), apart));
+            cells.add(new Cell(
+                    place,
+                    count,
+                    known && p.ballast().lacks(),
+                    known && p.ballast().attached(),
+                    apart));
             before = p;
         }
         return cells;

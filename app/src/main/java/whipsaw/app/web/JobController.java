@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.drawing.CutLines;
 import whipsaw.app.drawing.PlanData;
 import whipsaw.app.drawing.PlanDrawing;
@@ -103,17 +104,30 @@ public class JobController {
     }
 
     @PostMapping("/jobs/{slug}/undo")
-    public String undo(@PathVariable String slug, Model model) {
-        return stepped(slug, true, model);
+    public String undo(
+            @PathVariable String slug, @RequestBody(required = false) Map<String, Object> body, Model model) {
+        return stepped(slug, true, body, model);
     }
 
     @PostMapping("/jobs/{slug}/redo")
-    public String redo(@PathVariable String slug, Model model) {
-        return stepped(slug, false, model);
+    public String redo(
+            @PathVariable String slug, @RequestBody(required = false) Map<String, Object> body, Model model) {
+        return stepped(slug, false, body, model);
     }
 
-    private String stepped(String slug, boolean back, Model model) {
-        fill(model, jobs.step(slug, back));
+    /** What came after a revision, for windows that show it: number, words and who, the oldest first. */
+    @GetMapping("/jobs/{slug}/news")
+    @ResponseBody
+    public List<Map<String, Object>> news(@PathVariable String slug, @RequestParam int after) {
+        return jobs.news(slug, after).stream()
+                .map(r -> Map.<String, Object>of("number", r.number(), "words", r.words(), "who", r.who()))
+                .toList();
+    }
+
+    private String stepped(String slug, boolean back, Map<String, Object> body, Model model) {
+        int base = body != null && body.get("base") instanceof Number n ? n.intValue() : -1;
+        boolean agreed = body != null && Boolean.TRUE.equals(body.get("agreed"));
+        fill(model, jobs.step(slug, back, base, agreed));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job :: swaps";
     }
@@ -146,9 +160,8 @@ public class JobController {
         }
 
         static Offered of(WaysOut.Way way) {
-            List<Map<String, Object>> changes = way.changes().stream()
-                    .map(Offered::change)
-                    .toList();
+            List<Map<String, Object>> changes =
+                    way.changes().stream().map(Offered::change).toList();
             return new Offered(
                     way.words(),
                     way.outcome(),

@@ -46,17 +46,20 @@ final class CircuitChecks {
         DcVoltageTable.Limit limit = tables.dcVoltage()
                 .at(job.site().code().family(), job.electrical().place());
         double system = job.electrical().systemLimit().si();
-        checks.add(Check.compare(
+        boolean over = Limits.above(system, limit.mostV());
+        String most = text(Dimension.VOLTAGE, limit.mostV());
+        checks.add(Check.stated(
                 "strings.place",
                 "DC system limit where the array is",
                 text(Dimension.VOLTAGE, system),
-                text(Dimension.VOLTAGE, limit.mostV()),
-                system / limit.mostV(),
-                null,
+                "at most " + most,
+                over ? Verdict.FAILS : Verdict.PASSES,
                 limit.clause(),
                 "strings.longest",
-                "set the DC system limit to " + text(Dimension.VOLTAGE, limit.mostV())
-                        + ": strings get shorter, and the inverter has to work in its window with them"));
+                over
+                        ? "set the DC system limit to " + most
+                                + ": strings get shorter, and the inverter has to work in its window with them"
+                        : ""));
     }
 
     private void strings() {

@@ -243,7 +243,7 @@ final class TotalFigures {
         Working.Builder w = Working.of("roof.window", "Added load over the heaviest part of the array", answer)
                 .step(
                         "A",
-                        "square moved over the array to where it is heaviest, along the rows and across them; no longer than the roof",
+                        "square moved over the array to where it is heaviest, along the rows and across them; no longer than the roof and the array",
                         "{a} · {b}",
                         Show.both(units, Dimension.AREA, window.load().areaM2()),
                         "side by the table: "

@@ -51,7 +51,7 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
     /**
      * The heaviest window; null without modules.
      *
-     * @param sideM of the square; no longer than the roof is
+     * @param sideM of the square; no longer than the roof and the array are, so that a small array is not spread thin
      * @param perModuleKg mass of every module with its racking and blocks
      */
     static LoadWindow heaviest(
@@ -60,8 +60,8 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
             return null;
         }
         Envelope roof = inFrame(plan.outline(), layout.frame());
-        double along = Math.min(sideM, roof.getWidth());
-        double across = Math.min(sideM, roof.getHeight());
+        double along = Math.min(sideM, Math.min(roof.getWidth(), lengthM(layout)));
+        double across = Math.min(sideM, Math.min(roof.getHeight(), depthM(layout)));
         List<Row> rows = rows(layout, perModuleKg);
         TreeSet<Double> lows = new TreeSet<>();
         for (Row row : rows) {
@@ -100,6 +100,30 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
             }
         }
         return of(layout, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
+    }
+
+    private static double lengthM(ArrayLayout layout) {
+        double from = layout.modules().stream()
+                .mapToDouble(ArrayLayout.Module::s)
+                .min()
+                .orElseThrow();
+        double to = layout.modules().stream()
+                .mapToDouble(ArrayLayout.Module::s)
+                .max()
+                .orElseThrow();
+        return to - from + layout.alongM();
+    }
+
+    private static double depthM(ArrayLayout layout) {
+        double from = layout.modules().stream()
+                .mapToDouble(ArrayLayout.Module::t)
+                .min()
+                .orElseThrow();
+        double to = layout.modules().stream()
+                .mapToDouble(ArrayLayout.Module::t)
+                .max()
+                .orElseThrow();
+        return to - from + layout.depthM();
     }
 
     private static LoadWindow of(

@@ -21,6 +21,7 @@ import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
@@ -103,28 +104,55 @@ final class DesignChecks {
         if (design.plan().tape() == null) {
             return;
         }
+        Job.Taped taped = (Job.Taped) design.job().roof().outline();
+        SurveyReport report = design.plan().fit() == null ? null : SurveyReport.of(taped, units);
         double oneIn = tables.houseRule("tape_closes_one_in");
         double allowed = design.plan().tape().perimeterM() / oneIn;
         double gap = design.plan().tape().closureM();
-        checks.add(Check.compare(
-                "survey.closes",
-                "Tape survey closes",
-                text(Dimension.ROOF_LENGTH, gap),
-                text(Dimension.ROOF_LENGTH, allowed) + ", 1 in " + Show.number(oneIn, 0) + " of the perimeter",
-                gap / allowed,
-                null,
-                "house rule for a taped outline",
-                "survey.closure",
-                "tape the longest edges and a diagonal again"));
-        fit();
+        String rule = text(Dimension.ROOF_LENGTH, allowed) + ", 1 in " + Show.number(oneIn, 0) + " of the perimeter";
+        boolean across = !taped.diagonals().isEmpty() || !taped.offsets().isEmpty();
+        if (report != null && across && report.fit().fits() && !report.doubt() && Limits.above(gap, allowed)) {
+            checks.add(Check.stated(
+                    "survey.closes",
+                    "Tape survey closes",
+                    text(Dimension.ROOF_LENGTH, gap) + " as walked, 0 as fitted",
+                    rule,
+                    Verdict.CLOSE,
+                    "tapes across the roof check it: what is judged is the fit",
+                    "survey.closure",
+                    "corners are out of square and the tapes agree: take the corner angles the fit found"));
+        } else {
+            checks.add(
+                    Check.compare(
+                            "survey.closes",
+                            "Tape survey closes",
+                            text(Dimension.ROOF_LENGTH, gap),
+                            rule,
+                            gap / allowed,
+                            null,
+                            "house rule for a taped outline",
+                            "survey.closure",
+                            "tape the longest edges again, and a diagonal: with it the corners are found and the fit is judged"));
+        }
+        if (report != null) {
+            fit(report);
+        }
     }
 
     /** Whether the tapes of a fitted survey agree within their accuracy. */
-    private void fit() {
-        if (design.plan().fit() == null) {
+    private void fit(SurveyReport report) {
+        if (report.doubt()) {
+            checks.add(Check.stated(
+                    "survey.fits",
+                    "Tapes of the survey agree",
+                    "a wrong tape, or corners out of square",
+                    "told apart by one more tape",
+                    Verdict.NOT_ESTABLISHED,
+                    "least squares, with corners square and with corners free",
+                    "survey.fit",
+                    report.suspects() + " " + report.decide()));
             return;
         }
-        SurveyReport report = SurveyReport.of((Job.Taped) design.job().roof().outline(), units);
         double worst = report.lines().get(0).normalised();
         checks.add(Check.compare(
                 "survey.fits",

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.check.Check;
+import whipsaw.core.check.Verdict;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.EdgeOffsets;
+import whipsaw.core.roof.TapeFit;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -37,12 +39,30 @@ final class SurveyWays {
                             List.of(new Change("set", "$.roof.slope", n.fall().typed()))));
                 }
             }
+        } else if (id.equals("survey.closes") && check.verdict() == Verdict.CLOSE && !check.isRatio()) {
+            ideas.add(anglesFound(design));
         } else if (id.startsWith("survey.offset-")) {
             job.roof().obstructions().stream()
                     .filter(o -> id.equals("survey.offset-" + o.id()))
                     .forEach(o -> back(design, o, ideas));
         }
         return ideas;
+    }
+
+    /** Corners as the fit found them instead of as they were called. */
+    private static Idea anglesFound(Design design) {
+        List<Change> changes = new ArrayList<>();
+        List<String> words = new ArrayList<>();
+        List<TapeFit.Observation> corners = design.plan().fit().observations().stream()
+                .filter(o -> o.kind() == TapeFit.Kind.CORNER)
+                .toList();
+        // a corner's turn is kept with the leg that ends there
+        for (int leg = 0; leg < corners.size(); leg++) {
+            double turn = Math.round(corners.get(leg).fitted() * 1000) / 1000.0;
+            changes.add(new Change("set", "$.roof.outline.legs[" + leg + "].turnDeg", turn));
+            words.add(Show.number(Math.abs(turn), 2) + "°");
+        }
+        return new Idea("Corner angles as the fit found them: " + String.join(", ", words), changes);
     }
 
     /** The thing back where it was measured, or its place as it is without the measurement. */

@@ -16,8 +16,10 @@ import whipsaw.core.units.UnitSystem;
  * @param verdict in a sentence
  * @param suspects in a sentence; empty when everything fits
  * @param decide in a sentence; empty when nothing has to be decided or no further tape would do it
+ * @param doubt whether the tapes fit only with corners out of square while one wrong tape would explain them too
  */
-public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String suspects, String decide) {
+public record SurveyReport(
+        TapeFit fit, List<Line> lines, String verdict, String suspects, String decide, boolean doubt) {
 
     /**
      * One observation.
@@ -57,16 +59,8 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
         }
         lines.sort(Comparator.comparingDouble(Line::normalised).reversed());
         if (fit.fits()) {
-            Line worst = lines.get(0);
-            return new SurveyReport(
-                    fit,
-                    List.copyOf(lines),
-                    "Every tape fits within its accuracy; the farthest off is " + worst.name() + ", " + worst.words()
-                            + ".",
-                    "",
-                    checks.isEmpty()
-                            ? "No diagonal or offset is taped: a wrong tape can hide in corners that are not square."
-                            : "");
+            TapeDoubt doubt = TapeDoubt.of(fit, legs, checks);
+            return doubt == null ? sound(fit, lines, checks) : doubtful(fit, lines, walk, doubt, units);
         }
         TapeFit.Suspects suspects = TapeFit.suspects(legs, checks, TapeFit.Accuracy.USUAL);
         return new SurveyReport(
@@ -74,7 +68,68 @@ public record SurveyReport(TapeFit fit, List<Line> lines, String verdict, String
                 List.copyOf(lines),
                 "The tapes do not fit each other.",
                 suspected(suspects, units),
-                decided(suspects, units));
+                decided(suspects, units),
+                false);
+    }
+
+    private static SurveyReport sound(TapeFit fit, List<Line> lines, List<TapeFit.Check> checks) {
+        Line worst = lines.get(0);
+        return new SurveyReport(
+                fit,
+                List.copyOf(lines),
+                "Every tape fits within its accuracy; the farthest off is " + worst.name() + ", " + worst.words() + ".",
+                "",
+                checks.isEmpty()
+                        ? "No diagonal or offset is taped: a wrong tape can hide in corners that are not square."
+                        : "",
+                false);
+    }
+
+    private static SurveyReport doubtful(
+            TapeFit fit, List<Line> lines, Traverse walk, TapeDoubt doubt, UnitSystem units) {
+        TapeFit.Observation corner = fit.observations().stream()
+                .filter(o -> o.kind() == TapeFit.Kind.CORNER)
+                .max(Comparator.comparingDouble(o -> Math.abs(o.residual())))
+                .orElseThrow();
+        String gap = Show.in(units, Dimension.ROOF_LENGTH, walk.closureM());
+        List<String> wrong = new ArrayList<>();
+        for (TapeDoubt.Reading r : doubt.readings()) {
+            if (r.wrong() != null) {
+                wrong.add(name(r.wrong())
+                        + (r.errorM() > 0 ? " too long by " : " too short by ")
+                        + Show.in(units, Dimension.ROOF_LENGTH, Math.abs(r.errorM())));
+            }
+        }
+        String suspects = "On a square roof, most likely wrong: " + wrong.get(0) + "."
+                + (wrong.size() > 1
+                        ? " These tapes cannot tell it from " + String.join(", or ", wrong.subList(1, wrong.size()))
+                                + "."
+                        : "");
+        return new SurveyReport(
+                fit,
+                List.copyOf(lines),
+                "The walk misses its start by " + gap
+                        + " with corners as called. The tapes fit only with corners out of"
+                        + " square, " + name(corner) + " by " + Show.number(Math.abs(corner.residual()), 2)
+                        + "°; one wrong tape on a square roof would explain them too.",
+                suspects,
+                decided(doubt, units),
+                true);
+    }
+
+    private static String decided(TapeDoubt doubt, UnitSystem units) {
+        if (doubt.from() < 0) {
+            return "No single diagonal tells these apart: measure a corner with an angle, or tape the edges named again.";
+        }
+        List<String> means = new ArrayList<>();
+        for (TapeDoubt.Reading r : doubt.readings()) {
+            means.add(Show.in(units, Dimension.ROOF_LENGTH, r.lengthM(doubt.from(), doubt.to())) + " means "
+                    + (r.wrong() == null
+                            ? "the corners are out of square and every tape is right"
+                            : name(r.wrong()) + " is wrong"));
+        }
+        return "Tape corner " + (doubt.from() + 1) + " to corner " + (doubt.to() + 1) + ": " + String.join(", ", means)
+                + ".";
     }
 
     static String name(TapeFit.Observation o) {

@@ -358,8 +358,14 @@ function showEntry(section, field) {
   at.focus();
 }
 
-/** Undoes or redoes; what another window made is named and asked about first. */
-async function step(way, base = Number(bench().dataset.revision), agreed = false) {
+/** Undoes or redoes, once what was done before has been answered. */
+function step(...what) {
+  turn = turn.catch(() => {}).then(() => stepNow(...what));
+  return turn;
+}
+
+/** What another window made is named and asked about first. */
+async function stepNow(way, base = Number(bench().dataset.revision), agreed = false) {
   const answer = await post(way, { base, agreed });
   if (answer.ok) {
     swap(await answer.text());

@@ -43,3 +43,13 @@ document.addEventListener("keydown", (event) => {
 });
 
 showLamp();
+
+// a file that is too large is told before it is sent
+document.addEventListener("change", (event) => {
+  const most = Number(event.target.dataset?.mostMb);
+  const file = event.target.files?.[0];
+  if (!most || !file) return;
+  const over = file.size > most * 1e6;
+  event.target.setCustomValidity(over ? `${file.name} is ${(file.size / 1e6).toFixed(1)} MB; at most ${most} MB are taken here` : "");
+  if (over) event.target.reportValidity();
+});

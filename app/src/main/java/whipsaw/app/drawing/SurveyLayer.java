@@ -34,7 +34,7 @@ final class SurveyLayer {
         if (u == null || paper) {
             return;
         }
-        // pixels count down from the upper left; the picture is turned about its lower left corner
+        // pixels count down from the upper left corner, which is where the picture is put and about which it is turned
         svg.raw("<g class=\"layer-underlay\" opacity=\"" + Show.number(u.opacityPct() / 100, 5)
                 + "\"><g transform=\"translate("
                 + Svg.u(u.x().si()) + " " + Svg.u(-u.y().si()) + ") rotate(" + Show.number(-u.turnDeg(), 5) + ") scale("

@@ -101,25 +101,25 @@ final class RoofEntry extends EntryFields {
                 .orElse(null);
         String path = "$.roof.parapets[edge=" + e.number() + "]";
         String title = "Edge " + e.number() + ", " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM());
-        return EntryForm.Group.of(
-                title,
-                "",
-                path,
-                shut,
-                () -> List.of(
-                        measure(
-                                path + ".height",
-                                "Parapet height",
-                                Dimension.ROOF_LENGTH,
-                                p == null ? null : p.height(),
-                                "none"),
-                        measure(
-                                path + ".thickness",
-                                "Parapet thickness",
-                                Dimension.PART_LENGTH,
-                                p == null ? null : p.thickness(),
-                                "none"),
-                        yesNo(path + ".curb", "Designed as a curb for the array", p != null && p.curb())));
+        return EntryForm.Group.of(title, "", path, shut, () -> {
+            List<EntryForm.Input> inputs = new ArrayList<>(List.of(
+                    measure(
+                            path + ".height",
+                            "Parapet height",
+                            Dimension.ROOF_LENGTH,
+                            p == null ? null : p.height(),
+                            "none"),
+                    measure(
+                            path + ".thickness",
+                            "Parapet thickness",
+                            Dimension.PART_LENGTH,
+                            p == null ? null : p.thickness(),
+                            "none")));
+            if (p != null) {
+                inputs.add(yesNo(path + ".curb", "Designed as a curb for the array", p.curb()));
+            }
+            return inputs;
+        });
     }
 
     /** How the roof rises, what it is made of, and what was found in single bays. */

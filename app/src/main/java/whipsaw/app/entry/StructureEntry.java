@@ -76,6 +76,12 @@ public final class StructureEntry extends EntryFields {
                         s.windDown(),
                         "by the code's method"),
                 measure(
+                        PATH + ".seismicWeight",
+                        "Weight an earthquake moves, engineer's",
+                        Dimension.MASS,
+                        s.seismicWeight(),
+                        "the roof alone"),
+                measure(
                         PATH + ".construction",
                         "Construction load allowed",
                         Dimension.LOAD,

@@ -1,6 +1,7 @@
 package whipsaw.app.export;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -89,10 +90,24 @@ public final class GeoJsonPlan {
     }
 
     private void area(String layer, List<Coordinate> corners, Map<String, Object> properties) {
-        List<Object> ring = new ArrayList<>();
+        List<List<Double>> ring = new ArrayList<>();
         corners.forEach(c -> ring.add(position(c)));
-        ring.add(position(corners.get(0)));
+        // outer rings run counter-clockwise, RFC 7946 3.1.6
+        if (twiceArea(ring) < 0) {
+            Collections.reverse(ring);
+        }
+        ring.add(ring.get(0));
         feature(layer, properties, "Polygon", List.of(ring));
+    }
+
+    private static double twiceArea(List<List<Double>> ring) {
+        double twice = 0;
+        for (int i = 0; i < ring.size(); i++) {
+            List<Double> a = ring.get(i);
+            List<Double> b = ring.get((i + 1) % ring.size());
+            twice += a.get(0) * b.get(1) - b.get(0) * a.get(1);
+        }
+        return twice;
     }
 
     private void feature(String layer, Map<String, Object> more, String type, Object coordinates) {

@@ -79,8 +79,10 @@ public record Guide(List<Step> steps) {
         add(
                 steps,
                 "State what the roof may carry",
-                "The allowance of the building's engineer, with name and date. Without it no load is judged.",
-                job.roof().allowance() != null && known(job.roof().allowance().load()),
+                "The allowance of the building's engineer, with name and date, and by ASCE 7 the roof's own weight under Structure. Without them no load is judged.",
+                job.roof().allowance() != null
+                        && known(job.roof().allowance().load())
+                        && (design.existing() == null || design.existing().known()),
                 "roof",
                 "[data-path='$.roof.allowance.load']",
                 "");

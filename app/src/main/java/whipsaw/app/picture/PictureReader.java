@@ -9,6 +9,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.util.Iterator;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
 import javax.imageio.ImageReader;
 import javax.imageio.stream.ImageInputStream;
 import org.apache.pdfbox.Loader;
@@ -23,7 +24,10 @@ import org.apache.pdfbox.rendering.PDFRenderer;
  * What is larger than allowed is refused before it is unpacked; large pictures are made smaller and it is said.
  */
 public final class PictureReader {
-    private static final long MOST_PIXELS = 60_000_000;
+    /** More than any telephone makes; what is larger than is kept is thinned out while it is read. */
+    private static final long MOST_PIXELS = 220_000_000;
+
+    private static final long MOST_INTERLACED = 60_000_000;
     private static final int LONGEST_SIDE = 3200;
     private static final double POINTS_PER_INCH = 72;
     private static final double USUAL_DPI = 150;
@@ -54,7 +58,7 @@ public final class PictureReader {
         try {
             boolean pdf = file.length > 4 && file[0] == '%' && file[1] == 'P' && file[2] == 'D' && file[3] == 'F';
             BufferedImage image = pdf ? pdf(file, page) : raster(file);
-            BufferedImage kept = smaller(image, photo);
+            BufferedImage kept = Orientation.upright(smaller(image, photo), pdf ? 1 : Orientation.of(file));
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ImageIO.write(kept, photo ? "jpg" : "png", out);
             return new Read(out.toByteArray(), photo ? "image/jpeg" : "image/png", kept.getWidth(), kept.getHeight());
@@ -81,7 +85,14 @@ public final class PictureReader {
                     throw new NoPicture("has " + pixels / 1_000_000 + " million pixels: at most "
                             + MOST_PIXELS / 1_000_000 + " million are read");
                 }
-                return reader.read(0);
+                if (format.equals("png") && pixels > MOST_INTERLACED) {
+                    throw new NoPicture("has " + pixels / 1_000_000 + " million pixels: a PNG of at most "
+                            + MOST_INTERLACED / 1_000_000 + " million is read; save it smaller or as JPEG");
+                }
+                ImageReadParam thinned = reader.getDefaultReadParam();
+                int each = Math.max(1, Math.max(reader.getWidth(0), reader.getHeight(0)) / LONGEST_SIDE);
+                thinned.setSourceSubsampling(each, each, 0, 0);
+                return reader.read(0, thinned);
             } finally {
                 reader.dispose();
             }

@@ -126,7 +126,12 @@ public class Errors {
                 request,
                 HttpStatus.CONTENT_TOO_LARGE,
                 "Not taken",
-                one("the file is larger than 4 MB or the upload is broken"));
+                one("the upload is broken or larger than what is taken: choose the file again"));
+    }
+
+    @ExceptionHandler(UploadLimits.TooLarge.class)
+    public Object tooLarge(UploadLimits.TooLarge e, HttpServletRequest request) {
+        return answer(request, HttpStatus.CONTENT_TOO_LARGE, "Not taken", one(e.getMessage()));
     }
 
     @ExceptionHandler(MethodArgumentTypeMismatchException.class)

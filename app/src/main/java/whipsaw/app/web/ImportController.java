@@ -1,7 +1,6 @@
 package whipsaw.app.web;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -29,12 +28,18 @@ import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Problem;
+import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.units.UnitText;
+import whipsaw.core.units.UnitTextException;
 
 /** A roof from a drawing file: read, looked at, then taken as one revision. */
 @Controller
 public class ImportController {
     private static final int KEPT = 6;
+    private static final double WIDEST_GAP_M = 1;
     private static final Map<String, Double> UNITS =
             Map.of("m", 1.0, "cm", 0.01, "mm", 0.001, "ft", 0.3048, "in", 0.0254);
 
@@ -71,7 +76,7 @@ public class ImportController {
         }
         ForeignDrawing drawing;
         try {
-            String text = new String(upload.getBytes(), StandardCharsets.UTF_8);
+            String text = DxfReader.decode(upload.getBytes());
             drawing = text.stripLeading().startsWith("{")
                     ? geoJson(jobs.open(slug).design().job(), text)
                     : DxfReader.read(text);
@@ -80,10 +85,52 @@ public class ImportController {
         }
         List<ForeignDrawing.Finding> findings = new ArrayList<>(drawing.faults());
         findings.addAll(drawing.findings());
-        drawing = new ForeignDrawing(drawing.metresPerUnit(), drawing.shapes(), findings);
+        drawing = drawing.withFindings(findings);
         String id = UUID.randomUUID().toString();
         read.put(id, drawing);
         return show(slug, id, drawing, model);
+    }
+
+    /** The same drawing with gaps up to a size closed. */
+    @GetMapping("/jobs/{slug}/import/{id}")
+    public String close(
+            @PathVariable String slug,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "") String unit,
+            @RequestParam(defaultValue = "") String gap,
+            Model model) {
+        ForeignDrawing drawing = atHand(id);
+        UnitSystem units = jobs.open(slug).design().job().project().units();
+        Unit bare = units == UnitSystem.US ? Unit.INCH : Unit.MILLIMETRE;
+        double metres;
+        try {
+            metres = UnitText.parse(gap, Quantity.LENGTH, bare).si();
+        } catch (UnitTextException e) {
+            throw refused("$.gap", "Gaps to close", gap, e.getMessage());
+        }
+        if (!(metres > 0 && metres <= WIDEST_GAP_M)) {
+            throw refused(
+                    "$.gap", "Gaps to close", gap, "have to be more than 0 and up to 1 m: for example 50 mm or 2 in");
+        }
+        double perUnit = UNITS.getOrDefault(unit, drawing.metresPerUnit());
+        if (Double.isNaN(perUnit)) {
+            throw refused("$.unit", "Unit of the drawing", unit, "has to be said first: one of m, cm, mm, ft, in");
+        }
+        ForeignDrawing closed = drawing.closing(metres / perUnit);
+        String other = UUID.randomUUID().toString();
+        read.put(other, closed);
+        model.addAttribute("gap", gap);
+        String view = show(slug, other, closed, model);
+        model.addAttribute("unit", unit.isEmpty() ? unitOf(closed) : unit);
+        return view;
+    }
+
+    private ForeignDrawing atHand(String id) {
+        ForeignDrawing drawing = read.get(id);
+        if (drawing == null) {
+            throw new StoreException("the drawing is no longer at hand: choose its file again");
+        }
+        return drawing;
     }
 
     private static ForeignDrawing geoJson(Job job, String text) {
@@ -103,11 +150,17 @@ public class ImportController {
         model.addAttribute("preview", ForeignPreview.of(drawing));
         model.addAttribute("unit", unitOf(drawing));
         String largest = drawing.layers().stream()
+                .filter(l -> l.state().isEmpty())
                 .max((a, b) -> Double.compare(a.largestArea(), b.largestArea()))
                 .map(ForeignDrawing.Layer::name)
                 .orElse("");
         model.addAttribute("largest", largest);
         model.addAttribute("kinds", ObstructionKinds.names());
+        model.addAttribute("onEarth", drawing.plane() != null);
+        model.addAttribute(
+                "open",
+                drawing.shapes().stream()
+                        .anyMatch(x -> !x.closed() && x.points().size() > 2));
         return "import";
     }
 
@@ -135,11 +188,9 @@ public class ImportController {
             @RequestParam(defaultValue = "") String unit,
             @RequestParam(required = false) List<String> as,
             @RequestParam String height,
-            @RequestParam(defaultValue = "") String clear) {
-        ForeignDrawing drawing = read.get(id);
-        if (drawing == null) {
-            throw new StoreException("the drawing is no longer at hand: choose its file again");
-        }
+            @RequestParam(defaultValue = "") String clear,
+            @RequestParam(defaultValue = "false") boolean place) {
+        ForeignDrawing drawing = atHand(id);
         if (!UNITS.containsKey(unit)) {
             throw refused("$.unit", "Unit of the drawing", unit, "has to be one of m, cm, mm, ft, in: for example mm");
         }
@@ -156,7 +207,7 @@ public class ImportController {
                     use.containsValue(RoofFromDrawing.OUTLINE) ? "without a closed shape" : "none chosen",
                     "gives no roof: say which layer holds the outline as one closed shape");
         }
-        List<DocumentPatch.Change> changes = List.of(
+        List<DocumentPatch.Change> changes = new ArrayList<>(List.of(
                 new DocumentPatch.Change(
                         "set",
                         "$.roof.outline",
@@ -168,7 +219,15 @@ public class ImportController {
                                         .map(ImportController::corner)
                                         .toList())),
                 new DocumentPatch.Change("set", "$.roof.parapets", List.of()),
-                new DocumentPatch.Change("set", "$.roof.obstructions", obstructions(roof, height, clear)));
+                new DocumentPatch.Change("set", "$.roof.obstructions", obstructions(roof, height, clear))));
+        if (!Double.isNaN(roof.heightM())) {
+            changes.add(new DocumentPatch.Change("set", "$.roof.height", metres(roof.heightM())));
+        }
+        if (place && drawing.plane() != null) {
+            Coordinate earth = drawing.plane().toEarth(roof.origin());
+            changes.add(new DocumentPatch.Change("set", "$.site.latitude", Show.number(earth.y, 6) + " deg"));
+            changes.add(new DocumentPatch.Change("set", "$.site.longitude", Show.number(earth.x, 6) + " deg"));
+        }
         jobs.change(
                 slug,
                 base,
@@ -181,6 +240,9 @@ public class ImportController {
     /** What was taken and what was not, with the reason. */
     private static List<String> report(ForeignDrawing drawing, RoofFromDrawing roof, Map<String, String> use) {
         List<String> lines = new ArrayList<>();
+        if (!Double.isNaN(roof.heightM())) {
+            lines.add("Mean roof height taken from the file.");
+        }
         lines.add("Taken: an outline of " + roof.outline().size() + " corners and "
                 + roof.things().size() + (roof.things().size() == 1 ? " thing on it." : " things on it."));
         use.forEach((layer, as) -> {

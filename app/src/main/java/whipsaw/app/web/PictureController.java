@@ -175,7 +175,7 @@ public class PictureController {
         Map<String, Object> under = new LinkedHashMap<>();
         under.put("picture", id);
         under.put("x", Show.number(box.getMinX(), 4) + " m");
-        under.put("y", Show.number(box.getMinY(), 4) + " m");
+        under.put("y", Show.number(box.getMaxY(), 4) + " m");
         under.put("metresPerPixel", box.getWidth() / read.width());
         under.put("turnDeg", 0);
         under.put("opacityPct", USUAL_OPACITY);

@@ -41,7 +41,7 @@ class CommandTest {
         assertThat(solve(Json.write(Seeds.demoJob()))).isEqualTo(2);
         out.reset();
         Map<String, Object> sound = Seeds.demoJob();
-        part(sound, "roof").remove("structure");
+        part(sound, "roof").put("structure", Map.of("dead", "90 psf"));
         assertThat(solve(Json.write(sound))).isZero();
         Map<String, Object> design = Json.object(out.toString(StandardCharsets.UTF_8));
         assertThat(part(design, "totals")).containsKeys("modules", "blocks", "added_load_Pa");

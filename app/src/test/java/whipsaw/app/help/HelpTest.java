@@ -60,7 +60,7 @@ class HelpTest {
         assertThat(blank.done()).isFalse();
         assertThat(Guide.of(design(Seeds.demoJob())).done()).isFalse();
         Map<String, Object> sound = Seeds.demoJob();
-        ((Map<String, Object>) sound.get("roof")).remove("structure");
+        ((Map<String, Object>) sound.get("roof")).put("structure", Map.of("dead", "90 psf"));
         Guide ready = Guide.of(design(sound));
         assertThat(ready.done()).isTrue();
         Map<String, Object> weak = Seeds.demoJob();

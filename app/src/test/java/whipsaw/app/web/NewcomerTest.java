@@ -84,6 +84,11 @@ class NewcomerTest extends ServedTest {
         type("$.roof.allowance.givenBy", "B. Ostrander PE (made up)");
         type("$.roof.allowance.date", "2026-11-02");
         stored();
+        page.locator("details[data-section=structure]").evaluate("d => d.open = true");
+        type("$.roof.structure.dead", "16 psf");
+        stored();
+        type("$.roof.structure.seismicWeight", "900 t");
+        stored();
         assertThat(step("State what the roof may carry")).hasClass(Pattern.compile("done"));
 
         // whatever stops it is cleared by the first clean way out

@@ -95,7 +95,7 @@ class RevisionFlowTest extends ServedTest {
                 .last()
                 .locator("button:has-text('Go back here')")
                 .click();
-        assertThat(page.locator("main")).containsText("Revision 4: Row gap changed to 32 in");
+        assertThat(page.locator("main")).containsText("Revision 4 by this machine: Row gap changed to 32 in");
         assertThat(jobs.open(slug).revision().number()).isEqualTo(4);
     }
 

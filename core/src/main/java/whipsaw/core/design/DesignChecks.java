@@ -23,6 +23,7 @@ import whipsaw.core.table.EditionTable;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
 /** Every check of a design; those of the circuits are in {@link CircuitChecks}. */
@@ -423,8 +424,10 @@ final class DesignChecks {
     }
 
     private String square(LoadWindow w) {
-        String side = Show.in(units, Dimension.ROOF_LENGTH, w.alongM());
-        return side + " by " + Show.in(units, Dimension.ROOF_LENGTH, w.acrossM());
+        boolean us = units == UnitSystem.US;
+        Unit unit = us ? Unit.FOOT : Unit.METRE;
+        return Show.number(unit.fromSi(w.alongM()), us ? 0 : 1) + " by "
+                + Show.number(unit.fromSi(w.acrossM()), us ? 0 : 1) + " " + unit.symbol();
     }
 
     private Check load(String id, String title, RoofReserve load, Place place, String source, String figure) {

@@ -54,14 +54,14 @@ final class ExistingChecks {
         checks.add(Check.stated(
                 "existing.lateral",
                 "Weight that an earthquake moves",
-                percent(e.lateral()) + " more than the roof's own",
+                percent(e.lateral()) + (e.byEngineer() ? " more than the building's" : " more than the roof's own"),
                 "up to " + percent(most),
                 over ? Verdict.NEEDS_ENGINEER : Verdict.PASSES,
                 SOURCE,
                 "existing.building",
                 over
-                        ? "an engineer looks at the building's bracing under earthquake and wind with the array: walls and"
-                                + " floors that weigh with the roof may bring it below"
+                        ? "an engineer looks at the building's bracing under earthquake and wind with the array; the weight of"
+                                + " walls and floors may bring it below: enter it under Structure"
                         : ""));
     }
 

@@ -26,7 +26,9 @@ final class Curves {
                     case "SPLINE" -> spline(e);
                     default -> throw new IllegalArgumentException(e.kind());
                 };
-        Coordinate first = e.has(10) ? e.point(0) : null;
+        Coordinate first = e.has(10)
+                ? e.point(0)
+                : line.points().isEmpty() ? null : line.points().get(0);
         List<Coordinate> clean = new ArrayList<>();
         for (Coordinate c : line.points()) {
             if (clean.isEmpty() || !clean.get(clean.size() - 1).equals2D(c)) {
@@ -129,6 +131,9 @@ final class Curves {
         int degree = (int) e.number(71, 3);
         List<Double> knots = e.numbers(40);
         int n = e.count(10);
+        if (n == 0 && e.count(11) > 1) {
+            return through(e);
+        }
         List<Coordinate> control = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             control.add(e.point(i));
@@ -144,6 +149,43 @@ final class Curves {
             points.add(deBoor(degree, knots, control, from + (to - from) * i / steps));
         }
         return new Line(points, false);
+    }
+
+    /** A spline given by the points it runs through: smooth between them by Catmull and Rom. */
+    private static Line through(Entity e) {
+        List<Double> x = e.numbers(11);
+        List<Double> y = e.numbers(21);
+        List<Coordinate> fit = new ArrayList<>();
+        for (int i = 0; i < Math.min(x.size(), y.size()); i++) {
+            fit.add(new Coordinate(x.get(i), y.get(i)));
+        }
+        boolean closed = ((int) e.number(70, 0) & 1) == 1;
+        int n = fit.size();
+        if (n < 2) {
+            return new Line(fit, false);
+        }
+        int spans = closed ? n : n - 1;
+        int steps = Math.max(2, Math.min(12, MOST_CHORDS / spans));
+        List<Coordinate> points = new ArrayList<>();
+        for (int i = 0; i < spans; i++) {
+            Coordinate before = fit.get(closed ? (i + n - 1) % n : Math.max(0, i - 1));
+            Coordinate a = fit.get(i);
+            Coordinate b = fit.get((i + 1) % n);
+            Coordinate after = fit.get(closed ? (i + 2) % n : Math.min(n - 1, i + 2));
+            for (int k = 0; k < steps; k++) {
+                double t = (double) k / steps;
+                points.add(
+                        new Coordinate(smooth(before.x, a.x, b.x, after.x, t), smooth(before.y, a.y, b.y, after.y, t)));
+            }
+        }
+        if (!closed) {
+            points.add(fit.get(n - 1));
+        }
+        return new Line(points, closed);
+    }
+
+    private static double smooth(double p, double a, double b, double q, double t) {
+        return 0.5 * (2 * a + (b - p) * t + (2 * p - 5 * a + 4 * b - q) * t * t + (3 * a - p - 3 * b + q) * t * t * t);
     }
 
     private static Coordinate deBoor(int degree, List<Double> knots, List<Coordinate> control, double t) {

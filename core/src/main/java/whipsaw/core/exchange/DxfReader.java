@@ -1,11 +1,18 @@
 package whipsaw.core.exchange;
 
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.CodingErrorAction;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.util.AffineTransformation;
 
@@ -18,6 +25,14 @@ import org.locationtech.jts.geom.util.AffineTransformation;
 public final class DxfReader {
     private static final int MOST_ENTITIES = 200_000;
     private static final int DEEPEST = 8;
+
+    /** Kinds whose points lie on a plane of their own; lines and splines have theirs in space. */
+    private static final Set<String> PLANAR = Set.of("LWPOLYLINE", "POLYLINE", "CIRCLE", "ARC", "INSERT");
+
+    /** Flag of a polyline whose points lie in space. */
+    private static final int SPATIAL = 8;
+
+    private static final double NEAR_Z = 1.0 / 64;
     private static final int MOST_COPIES = 2_500;
 
     /** Largest distance of a chord from its curve, as a part of the curve's radius or extent. */
@@ -26,7 +41,12 @@ public final class DxfReader {
     private static final Map<Integer, Double> METRES =
             Map.of(1, 0.0254, 2, 0.3048, 4, 0.001, 5, 0.01, 6, 1.0, 10, 0.9144, 14, 0.1, 21, 1200.0 / 3937, 7, 1000.0);
 
+    private static final int HEADER_BYTES = 100_000;
+    private static final Pattern CODE_PAGE = Pattern.compile("\\$DWGCODEPAGE\\s+3\\s+(?i:ansi|dos)_(\\d{3,4})");
+    private static final Pattern ESCAPED = Pattern.compile("\\\\U\\+([0-9A-Fa-f]{4})");
+
     private final List<Pair> pairs;
+    private final Map<String, String> states = new HashMap<>();
     private final Findings findings = new Findings();
     private final Map<String, Block> blocks = new HashMap<>();
     private final List<ForeignDrawing.Shape> shapes = new ArrayList<>();
@@ -48,6 +68,34 @@ public final class DxfReader {
 
     private DxfReader(List<Pair> pairs) {
         this.pairs = pairs;
+    }
+
+    /** The text of a file: as UTF-8 where it is, else by the code page its header names. */
+    public static String decode(byte[] file) {
+        try {
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .onMalformedInput(CodingErrorAction.REPORT)
+                    .onUnmappableCharacter(CodingErrorAction.REPORT)
+                    .decode(ByteBuffer.wrap(file))
+                    .toString();
+        } catch (CharacterCodingException e) {
+            String head = new String(file, 0, Math.min(file.length, HEADER_BYTES), StandardCharsets.ISO_8859_1);
+            Matcher m = CODE_PAGE.matcher(head);
+            return new String(file, m.find() ? page(m.group(1)) : page("1252"));
+        }
+    }
+
+    private static Charset page(String number) {
+        String name =
+                switch (number) {
+                    case "932" -> "windows-31j";
+                    case "936" -> "GBK";
+                    case "949" -> "x-windows-949";
+                    case "950" -> "Big5";
+                    default -> "windows-" + number;
+                };
+        return Charset.isSupported(name) ? Charset.forName(name) : StandardCharsets.ISO_8859_1;
     }
 
     public static ForeignDrawing read(String text) {
@@ -100,7 +148,9 @@ public final class DxfReader {
             if (p.code() == 0 && p.value().equals("SECTION") && next + 1 < pairs.size()) {
                 String name = pairs.get(next + 1).value();
                 next += 2;
-                if (name.equals("BLOCKS")) {
+                if (name.equals("TABLES")) {
+                    readLayers();
+                } else if (name.equals("BLOCKS")) {
                     readBlocks();
                 } else if (name.equals("ENTITIES")) {
                     for (Entity e : entities(Set.of("ENDSEC"))) {
@@ -111,7 +161,60 @@ public final class DxfReader {
                 next++;
             }
         }
-        return new ForeignDrawing(metres, LineJoiner.joined(shapes, findings), findings.list());
+        return new ForeignDrawing(metres, LineJoiner.joined(shapes, findings), findings.list(), states, null);
+    }
+
+    /** Layers that the drawing does not show. */
+    private void readLayers() {
+        while (next < pairs.size() && !at(0, "ENDSEC")) {
+            boolean layer = at(0, "LAYER");
+            next++;
+            if (layer) {
+                Entity e = entity("LAYER");
+                boolean frozen = ((int) e.number(70, 0) & 1) == 1;
+                boolean off = e.number(62, 7) < 0;
+                if (frozen || off) {
+                    states.put(named(e.text(2, "")), frozen ? "frozen" : "off");
+                }
+            }
+        }
+    }
+
+    /** A name with characters that older files write as \\U+00E9. */
+    private static String named(String name) {
+        return ESCAPED.matcher(name)
+                .replaceAll(m -> Matcher.quoteReplacement(Character.toString(Integer.parseInt(m.group(1), 16))));
+    }
+
+    /** From the plane an entity is drawn on to the drawing seen from above: the arbitrary axis of the DXF reference. */
+    private AffineTransformation fromAbove(Entity e) {
+        double x = e.number(210, 0);
+        double y = e.number(220, 0);
+        double z = e.number(230, 1);
+        double size = Math.sqrt(x * x + y * y + z * z);
+        boolean planar = PLANAR.contains(e.kind()) && ((int) e.number(70, 0) & SPATIAL) == 0
+                || e.kind().equals("INSERT");
+        if (planar && size > 0 && !(x == 0 && y == 0 && z > 0)) {
+            double nx = x / size;
+            double ny = y / size;
+            double nz = z / size;
+            boolean near = Math.abs(nx) < NEAR_Z && Math.abs(ny) < NEAR_Z;
+            double ax = near ? nz : -ny;
+            double ay = near ? 0 : nx;
+            double az = near ? -nx : 0;
+            double length = Math.sqrt(ax * ax + ay * ay + az * az);
+            ax /= length;
+            ay /= length;
+            az /= length;
+            double bx = ny * az - nz * ay;
+            double by = nz * ax - nx * az;
+            if (Math.abs(nz) < 1 - 1e-9) {
+                findings.add("drawn on a tilted plane: taken as seen from above", null);
+            }
+            double lift = e.number(38, e.number(30, 0));
+            return new AffineTransformation(ax, bx, nx * lift, ay, by, ny * lift);
+        }
+        return new AffineTransformation();
     }
 
     private void readBlocks() {
@@ -189,16 +292,21 @@ public final class DxfReader {
      * @param layer of the block that holds it, which entities on layer 0 take; null outside blocks
      */
     private void place(Entity e, AffineTransformation how, String layer, Set<String> within, int depth) {
-        String own = e.text(8, "0");
+        if (e.number(67, 0) == 1) {
+            findings.add(e.kind() + " left out: it lies in paper space, on a sheet", null);
+            return;
+        }
+        AffineTransformation above = fromAbove(e).compose(how);
+        String own = named(e.text(8, "0"));
         String on = own.equals("0") && layer != null ? layer : own;
         switch (e.kind()) {
-            case "INSERT" -> insert(e, how, on, within, depth);
+            case "INSERT" -> insert(e, above, on, within, depth);
             case "LINE", "LWPOLYLINE", "POLYLINE", "CIRCLE", "ARC", "SPLINE" -> {
                 Curves.Line line = Curves.of(e, findings);
                 if (line != null) {
                     List<Coordinate> moved = new ArrayList<>();
                     for (Coordinate c : line.points()) {
-                        moved.add(how.transform(c, new Coordinate()));
+                        moved.add(above.transform(c, new Coordinate()));
                     }
                     shapes.add(new ForeignDrawing.Shape(on, e.kind(), moved, line.closed()));
                 }

@@ -15,8 +15,33 @@ import org.locationtech.jts.operation.valid.TopologyValidationError;
  * @param metresPerUnit as the file says it; NaN when it says nothing
  * @param shapes in units of the file
  * @param findings what was approximated or left, the first of each kind with its place
+ * @param states of layers that the drawing does not show: frozen or off; others are not in it
+ * @param plane on which places of the earth were laid; null where the file has none
  */
-public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Finding> findings) {
+public record ForeignDrawing(
+        double metresPerUnit,
+        List<Shape> shapes,
+        List<Finding> findings,
+        Map<String, String> states,
+        LocalPlane plane) {
+    /** One whose layers are all shown and that lies nowhere on earth. */
+    public ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Finding> findings) {
+        this(metresPerUnit, shapes, findings, Map.of(), null);
+    }
+
+    /** The same with other findings. */
+    public ForeignDrawing withFindings(List<Finding> other) {
+        return new ForeignDrawing(metresPerUnit, shapes, other, states, plane);
+    }
+
+    /** The same with open lines of a layer joined whose ends lie within a gap, in units of the file. */
+    public ForeignDrawing closing(double gap) {
+        Findings more = new Findings();
+        List<Shape> closed = LineJoiner.closing(shapes, gap, more);
+        List<Finding> all = new ArrayList<>(more.list());
+        findings.stream().filter(f -> !f.what().startsWith(LineJoiner.OPEN)).forEach(all::add);
+        return new ForeignDrawing(metresPerUnit, closed, all, states, plane);
+    }
 
     /**
      * A line or an area.
@@ -85,17 +110,18 @@ public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Find
     }
 
     /** A layer with what lies on it. */
-    public record Layer(String name, int shapes, int closed, double largestArea) {}
+    public record Layer(String name, int shapes, int closed, double largestArea, String state) {}
 
     public ForeignDrawing {
         shapes = List.copyOf(shapes);
         findings = List.copyOf(findings);
+        states = Map.copyOf(states);
     }
 
     public List<Layer> layers() {
         Map<String, Layer> layers = new TreeMap<>();
         for (Shape s : shapes) {
-            Layer own = new Layer(s.layer(), 1, s.closed() ? 1 : 0, s.area());
+            Layer own = new Layer(s.layer(), 1, s.closed() ? 1 : 0, s.area(), states.getOrDefault(s.layer(), ""));
             layers.merge(
                     s.layer(),
                     own,
@@ -103,7 +129,8 @@ public record ForeignDrawing(double metresPerUnit, List<Shape> shapes, List<Find
                             a.name(),
                             a.shapes() + b.shapes(),
                             a.closed() + b.closed(),
-                            Math.max(a.largestArea(), b.largestArea())));
+                            Math.max(a.largestArea(), b.largestArea()),
+                            a.state()));
         }
         return List.copyOf(layers.values());
     }

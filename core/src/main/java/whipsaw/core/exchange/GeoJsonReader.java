@@ -10,6 +10,9 @@ import org.locationtech.jts.geom.Coordinate;
  * the layer its properties name by {@code layer}, {@code kind} or {@code type}.
  */
 public final class GeoJsonReader {
+    /** What follows the name of a layer where holes of its areas lie. */
+    public static final String HOLES = " holes";
+
     private static final int MOST_POINTS = 400_000;
     private static final int MOST_FEATURES = 50_000;
     private static final int DEEPEST = 8;
@@ -58,12 +61,12 @@ public final class GeoJsonReader {
         reader.object(tree, "", "", Double.NaN, 0);
         if (!near) {
             reader.findings.add(
-                    "lies far from the site of this job, whose latitude and longitude stay as they are", null);
+                    "lies far from the site of this job: take its latitude and longitude with the roof", null);
         }
         if (reader.shapes.isEmpty()) {
             throw new NotGeoJson("has no line and no area");
         }
-        return new ForeignDrawing(1, reader.shapes, reader.findings.list());
+        return new ForeignDrawing(1, reader.shapes, reader.findings.list(), Map.of(), reader.plane);
     }
 
     private static Coordinate firstPoint(Object value, int deep) {
@@ -181,8 +184,15 @@ public final class GeoJsonReader {
             if (ring.size() < 3) {
                 findings.add("area with fewer than three corners left out", ring.isEmpty() ? null : ring.get(0));
             } else {
+                // a hole has no height of its own
+                boolean hole = i > 0;
                 shapes.add(new ForeignDrawing.Shape(
-                        i == 0 ? layer : layer + " holes", "Polygon", ring, true, name, heightM));
+                        hole ? layer + HOLES : layer,
+                        "Polygon",
+                        ring,
+                        true,
+                        hole ? "Opening " + i : name,
+                        hole ? Double.NaN : heightM));
             }
         }
     }

@@ -13,9 +13,16 @@ import org.locationtech.jts.geom.Polygon;
  * A roof out of a drawing: the largest closed shape of the layers named as outline is its outline, closed shapes of
  * layers named as a kind of thing stand on it. The lowest left place of the outline becomes (0, 0). Metres.
  *
+ * @param heightM of the roof as the file gives it; NaN when it says nothing
+ * @param origin place in the file that became (0, 0)
  * @param findings what was taken otherwise than drawn or left out, with places in units of the file
  */
-public record RoofFromDrawing(List<Coordinate> outline, List<Thing> things, List<ForeignDrawing.Finding> findings) {
+public record RoofFromDrawing(
+        List<Coordinate> outline,
+        List<Thing> things,
+        List<ForeignDrawing.Finding> findings,
+        double heightM,
+        Coordinate origin) {
     /** Use of a layer that holds the outline. */
     public static final String OUTLINE = "outline";
 
@@ -84,7 +91,8 @@ public record RoofFromDrawing(List<Coordinate> outline, List<Thing> things, List
                 }
             }
         }
-        return new RoofFromDrawing(outline, things, findings.list());
+        return new RoofFromDrawing(
+                outline, things, findings.list(), largest.heightM(), new Coordinate(box.getMinX(), box.getMinY()));
     }
 
     /** Corners without those that lie on the one before. */

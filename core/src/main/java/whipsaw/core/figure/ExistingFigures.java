@@ -27,13 +27,15 @@ final class ExistingFigures {
                         Show.number(e.lateral(), 3) + " of the weight, " + Show.number(e.gravity(), 3) + " of the load")
                 .step(
                         "",
-                        "weight an earthquake moves, with the array over without, the roof alone",
+                        "weight an earthquake moves, with the array over without",
                         "({W} + {m}) / {W}",
                         Show.number(e.lateral(), 3),
                         "IEBC, alterations: lateral load",
                         Term.computed(
                                 "W",
-                                "existing dead load times the roof's area",
+                                e.byEngineer()
+                                        ? "by an engineer"
+                                        : "existing dead load times the roof's area, the roof alone",
                                 Show.both(units, Dimension.MASS, e.roofKg()),
                                 null),
                         Term.computed("m", "array", Show.both(units, Dimension.MASS, e.addedKg()), "roof.footprint"),
@@ -62,7 +64,7 @@ final class ExistingFigures {
                                 Origin.TABLE,
                                 tables.table("member_limits")))
                 .note(
-                        "Walls, floors and snow that count with the seismic weight are left out: with them the first is smaller.")
+                        "Where no engineer gave the weight, walls, floors and snow that count with it are left out: with them the first is smaller.")
                 .note(
                         "The wind on the rows acts on the building's bracing too; an engineer judges it with the earthquake.")
                 .build();

@@ -76,6 +76,7 @@ final class FabricWriter {
                         .put("photos", w.photos().isEmpty() ? null : w.photos())
                         .map))
                 .measure("windDown", s.windDown(), Quantity.PRESSURE)
+                .measure("seismicWeight", s.seismicWeight(), Quantity.MASS)
                 .measure("construction", s.construction(), Quantity.PRESSURE)
                 .put("setDowns", s.setDowns().isEmpty() ? null : Tree.list(s.setDowns(), FabricWriter::setDown))
                 .map;

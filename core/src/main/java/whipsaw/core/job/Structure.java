@@ -17,6 +17,7 @@ import whipsaw.core.units.Spacings;
  * @param deck that spans between the members; null when nothing is known of it
  * @param windDown wind pressing on the roof by an engineer, suction inside included, before factors; null when none is
  *     at hand
+ * @param seismicWeight weight of the building that an earthquake moves, by an engineer; null counts the roof alone
  * @param construction load that may be set down for a while, as an engineer allows it; null when not known
  * @param setDowns what is set down on the roof while building
  */
@@ -30,11 +31,12 @@ public record Structure(
         List<Members> members,
         List<Work> works,
         Measure windDown,
+        Measure seismicWeight,
         Measure construction,
         List<SetDown> setDowns) {
     /** Nothing is known of it. */
-    public static final Structure UNKNOWN =
-            new Structure(null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, null, List.of());
+    public static final Structure UNKNOWN = new Structure(
+            null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, null, null, List.of());
 
     /** Name of the members a strengthening is for. */
     public String nameOf(Work work) {

@@ -69,6 +69,7 @@ final class StructureReader {
                 members,
                 works,
                 doc.measureOrNull("windDown", Fields.WIND_DOWN),
+                doc.measureOrNull("seismicWeight", Fields.SEISMIC_WEIGHT),
                 doc.measureOrNull("construction", Fields.CONSTRUCTION),
                 setDowns(doc));
         doc.done();

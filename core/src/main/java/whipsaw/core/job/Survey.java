@@ -142,7 +142,7 @@ public record Survey(
     /**
      * A picture on the plan.
      *
-     * @param x of its lower left corner
+     * @param x of its upper left corner
      * @param metresPerPixel scale
      * @param turnDeg anticlockwise about that corner
      * @param opacityPct how strongly it shows

@@ -36,7 +36,7 @@ class DxfReaderTest {
             assertThat(s.points()).hasSize(4);
         });
         assertThat(d.findings()).isEmpty();
-        assertThat(d.layers()).containsExactly(new ForeignDrawing.Layer("ROOF", 1, 1, 600));
+        assertThat(d.layers()).containsExactly(new ForeignDrawing.Layer("ROOF", 1, 1, 600, ""));
     }
 
     @Test
@@ -173,5 +173,81 @@ class DxfReaderTest {
         assertThatThrownBy(() -> read(blocks.toString(), " 0 INSERT 8 0 2 B7 10 0 20 0"))
                 .isInstanceOf(DxfReader.NotDxf.class)
                 .hasMessageContaining("more than");
+    }
+
+    private static final String SQUARE = " 0 LWPOLYLINE 8 ROOF 90 4 70 1 10 0 20 0 10 30 20 0 10 30 20 20 10 5 20 20";
+
+    /** An entity seen from behind its plane is mirrored where it stands, in a block too. */
+    @Test
+    void whatIsDrawnFromBehindLandsWhereItIs() {
+        ForeignDrawing d = read("", SQUARE + " 230 -1");
+        assertThat(d.shapes().get(0).points()).extracting(c -> c.x).containsExactly(0.0, -30.0, -30.0, -5.0);
+        assertThat(d.shapes().get(0).points()).extracting(c -> c.y).containsExactly(0.0, 0.0, 20.0, 20.0);
+        ForeignDrawing block = read(
+                "0 BLOCK 2 B 10 0 20 0 0 CIRCLE 8 V 10 4 20 1 40 1 0 ENDBLK", " 0 INSERT 8 V 2 B 10 100 20 50 230 -1");
+        double x = block.shapes().get(0).points().stream()
+                .mapToDouble(c -> c.x)
+                .average()
+                .orElseThrow();
+        assertThat(x).isCloseTo(-104, within(1e-6));
+        // lines have their points in space
+        ForeignDrawing line = read("", line(0, 0, 30, 0) + " 230 -1");
+        assertThat(line.shapes().get(0).points().get(1).x).isEqualTo(30);
+        assertThat(read("", SQUARE + " 210 0.6 230 0.8").findings())
+                .anyMatch(f -> f.what().contains("tilted plane"));
+    }
+
+    @Test
+    void paperSpaceIsNoRoofAndHiddenLayersAreMarked() {
+        ForeignDrawing d =
+                DxfReader.read(("0 SECTION 2 TABLES 0 TABLE 2 LAYER 0 LAYER 2 ROOF 70 1 62 7 0 LAYER 2 VENTS 70 0 62 -3"
+                                + " 0 ENDTAB 0 ENDSEC 0 SECTION 2 ENTITIES" + SQUARE + SQUARE + " 67 1"
+                                + " 0 CIRCLE 8 VENTS 10 1 20 1 40 1 0 ENDSEC 0 EOF")
+                        .replaceAll(" +", "\n"));
+        assertThat(d.shapes()).hasSize(2);
+        assertThat(d.findings()).anyMatch(f -> f.what().contains("paper space"));
+        assertThat(d.layers()).extracting(ForeignDrawing.Layer::state).containsExactly("frozen", "off");
+    }
+
+    @Test
+    void namesAreReadByTheCodePageOfTheFile() {
+        String file = "0\nSECTION\n2\nHEADER\n9\n$DWGCODEPAGE\n3\nANSI_1252\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n"
+                + "0\nCIRCLE\n8\nD\u00e4cher\n10\n0\n20\n0\n40\n1\n0\nCIRCLE\n8\nT\\U+00F4le\n10\n0\n20\n0\n40\n1\n0\nENDSEC\n";
+        byte[] bytes = file.getBytes(java.nio.charset.Charset.forName("windows-1252"));
+        assertThat(DxfReader.read(DxfReader.decode(bytes)).layers())
+                .extracting(ForeignDrawing.Layer::name)
+                .containsExactly("D\u00e4cher", "T\u00f4le");
+        assertThat(DxfReader.decode("D\u00e4cher".getBytes(java.nio.charset.StandardCharsets.UTF_8)))
+                .isEqualTo("D\u00e4cher");
+    }
+
+    @Test
+    void aSplineGivenByItsFitPointsRunsThroughThem() {
+        ForeignDrawing d = read("", " 0 SPLINE 8 C 70 0 71 3 74 3 11 0 21 0 11 5 21 5 11 10 21 0");
+        assertThat(d.shapes()).singleElement().satisfies(s -> {
+            assertThat(s.points()).contains(new Coordinate(0, 0), new Coordinate(5, 5), new Coordinate(10, 0));
+            assertThat(s.points().size()).isGreaterThan(10);
+        });
+    }
+
+    /** A gap of 35 is closed when gaps of 50 are, and stays when those of 20 are. */
+    @ParameterizedTest
+    @CsvSource({"20, false", "50, true"})
+    void gapsUpToASizeAreClosedOnRequest(double gap, boolean closed) {
+        ForeignDrawing d = read(
+                "",
+                line(0, 0, 30000, 0)
+                        + line(30000, 35, 30000, 20000)
+                        + line(30000, 20000, 0, 20000)
+                        + line(0, 20000, 0, 30));
+        ForeignDrawing after = d.closing(gap);
+        assertThat(after.shapes().stream().anyMatch(ForeignDrawing.Shape::closed))
+                .isEqualTo(closed);
+        assertThat(after.findings().stream().anyMatch(f -> f.what().contains("gap closed")))
+                .isEqualTo(closed);
+        if (closed) {
+            assertThat(after.shapes()).singleElement().satisfies(s -> assertThat(s.area())
+                    .isCloseTo(6e8, within(6e8 * 0.002)));
+        }
     }
 }

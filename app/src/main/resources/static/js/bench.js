@@ -165,6 +165,7 @@ function swap(html) {
   if (figure) working.explain(figure, plan);
   if (!map) refreshList(slug());
   if (since) markSince(since);
+  refused.forEach(markRefused);
 }
 
 /** Marks what changed since a revision instead of by the last change. */
@@ -223,10 +224,26 @@ function showCheck(button) {
   else document.getElementById("ways").replaceChildren();
 }
 
+/** Texts that were refused, by the path of their field: they stay with their message until they are dealt with. */
+const refused = new Map();
+
 function clearFaults() {
   document.querySelectorAll(".fault").forEach((f) => (f.textContent = ""));
   document.querySelectorAll(".wrong").forEach((w) => w.classList.remove("wrong"));
   document.getElementById("banner").hidden = true;
+  refused.forEach(markRefused);
+}
+
+function markRefused({ text, message }, path) {
+  const input = document.querySelector(`[data-path="${CSS.escape(path)}"]`);
+  const line = input?.closest(".entryline");
+  if (!line) {
+    refused.delete(path);
+    return;
+  }
+  if (input !== document.activeElement || input.value === input.defaultValue) input.value = text;
+  line.classList.add("wrong");
+  line.querySelector(".fault").textContent = message;
 }
 
 function showProblems(problems, field) {
@@ -242,6 +259,8 @@ function showProblems(problems, field) {
     line.classList.add("wrong");
     const fault = line.querySelector(".fault");
     fault.textContent = (fault.textContent ? fault.textContent + " " : "") + problem.message + ".";
+    const input = line.querySelector("[data-path]");
+    if (input && input === field && input.matches("input")) refused.set(input.dataset.path, { text: input.value, message: fault.textContent });
   }
   if (loose.length) showBanner(loose);
 }
@@ -287,6 +306,7 @@ function objectChange(group, input) {
 }
 
 async function fieldChanged(input) {
+  refused.delete(input.dataset.path);
   clearFaults();
   input.dataset.sent = input.value;
   if (input.dataset.kind === "place") {
@@ -433,6 +453,7 @@ document.addEventListener("click", (event) => {
     change([{ op: "append", path: "$.roof.obstructions", value: { id, name: "New obstruction", x: at.x, y: at.y, width: "4 ft", depth: "4 ft", height: "~3 ft" } }]);
   }
   if (button.id === "draw-run") plan.sketch.start("run");
+  if (button.id === "draw-thing") plan.sketch.start("thing");
   if (button.id === "draw-outline") plan.sketch.start("outline");
 });
 

@@ -219,6 +219,7 @@ export class Plan {
 
   pointerUp(event) {
     this.view.pinch(event);
+    if (this.sketch.on) this.sketch.release(this.view.place(event));
     if (this.cut.release() || this.released || this.sketch.on) return;
     this.released = true;
     this.view.preview = false;

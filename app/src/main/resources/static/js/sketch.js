@@ -6,6 +6,7 @@ const WORDS = {
   run: "Click the points of the AC run, inverters first",
   outline: "Click the corners in order, or type a length and an arrow key for its direction",
   scale: "Click two points of the picture whose distance you know",
+  thing: "Drag from one corner of the thing to the opposite one",
 };
 
 export class Sketch {
@@ -25,14 +26,15 @@ export class Sketch {
     this.plan.svg.classList.add("drawing");
     this.plan.svg.focus();
     this.level = document.getElementById("scale-level")?.checked;
-    this.plan.tell(`${WORDS[kind]}; ${kind === "scale" ? "" : "lines snap square. "}Enter ends it, Escape gives up.`);
+    const how = { scale: "", thing: "Escape gives up." }[kind] ?? "lines snap square. Enter ends it, Escape gives up.";
+    this.plan.tell(`${WORDS[kind]}; ${how}`);
   }
 
   snapped(p) {
     if (this.kind === "scale") return p;
     const grid = this.plan.data.unit === 1 ? 0.1 : 0.3048 / 2;
     let { x, y } = p;
-    const last = this.points.at(-1);
+    const last = this.kind === "thing" ? undefined : this.points.at(-1);
     if (last && Math.abs(x - last.x) < Math.abs(y - last.y) * 0.12) x = last.x;
     if (last && Math.abs(y - last.y) < Math.abs(x - last.x) * 0.12) y = last.y;
     return { x: Math.round(x / grid) * grid, y: Math.round(y / grid) * grid };
@@ -43,12 +45,39 @@ export class Sketch {
     const last = this.points.at(-1);
     if (!last || Math.hypot(point.x - last.x, point.y - last.y) > 0.05) this.points.push(point);
     this.move(p);
+    if (this.kind === "thing" && this.points.length === 2) this.makeThing();
     if (this.kind === "scale" && this.points.length === 2) this.askLength("true distance of the two points", (text) => this.scale(text));
+  }
+
+  /** The pointer was let go: a drag from corner to corner makes the thing, a click waits for the other corner. */
+  release(p) {
+    if (this.kind !== "thing" || this.points?.length !== 1) return;
+    const to = this.snapped(p);
+    if (Math.abs(to.x - this.points[0].x) > 0.05 && Math.abs(to.y - this.points[0].y) > 0.05) {
+      this.points.push(to);
+      this.makeThing();
+    }
+  }
+
+  makeThing() {
+    const [a, b] = this.points;
+    const unit = this.plan.data.unit;
+    const width = Math.abs(a.x - b.x);
+    const depth = Math.abs(a.y - b.y);
+    if (width < 0.02 || depth < 0.02) {
+      this.points.pop();
+      this.plan.tell("That has no size: drag to the opposite corner.");
+      return;
+    }
+    this.stop("");
+    const value = { id: `o-${Date.now().toString(36)}`, name: "New obstruction", height: unit === 1 ? "~1 m" : "~3 ft" };
+    Object.assign(value, { x: typedLength(Math.min(a.x, b.x), unit), y: typedLength(Math.min(a.y, b.y), unit), width: typedLength(width, unit), depth: typedLength(depth, unit) });
+    this.plan.bench.change([{ op: "append", path: "$.roof.obstructions", value }]);
   }
 
   /** A digit while drawing begins a typed length; an arrow key or Enter sends the corner off. */
   typed(key) {
-    if (this.kind === "scale" || !/^[0-9.]$/.test(key)) return false;
+    if (this.kind === "scale" || this.kind === "thing" || !/^[0-9.]$/.test(key)) return false;
     this.askLength("length, then an arrow key", (text, way) => this.addTyped(text, way), key);
     return true;
   }
@@ -119,6 +148,14 @@ export class Sketch {
 
   move(p) {
     this.pointer = this.snapped(p);
+    if (this.kind === "thing") {
+      const [a] = this.points;
+      if (!a) return;
+      const { x, y } = this.pointer;
+      this.draft(`<path class="rubber" d="M${a.x * 100} ${-a.y * 100}H${x * 100}V${-y * 100}H${a.x * 100}Z"/>`);
+      this.plan.tell(`${showLength(Math.abs(x - a.x), this.plan.data.unit)} by ${showLength(Math.abs(y - a.y), this.plan.data.unit)}`);
+      return;
+    }
     const points = [...this.points, this.snapped(p)];
     this.show(points);
     const last = points.at(-2);
@@ -141,7 +178,7 @@ export class Sketch {
   finish() {
     if (!this.on) return;
     const { kind, points } = this;
-    if (kind === "scale") return;
+    if (kind === "scale" || kind === "thing") return;
     const least = kind === "run" ? 2 : 3;
     if (points.length < least) {
       this.plan.tell(`${points.length} points are too few: click at least ${least}, then Enter.`);

@@ -18,6 +18,7 @@ export async function workOut(slug, asked, problems) {
 export function startMakers(slug, change) {
   const asks = {
     "form-maker": (values) => ({ what: "form", ...values }),
+    "thing-line": (values) => ({ what: "thing", ...values }),
     repeat: (values) => ({ what: "repeat", ...values }),
     "add-roof": (values) => ({ what: "add-roof", ...values }),
   };

@@ -25,6 +25,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.SchemaUpgrade;
+import whipsaw.core.roof.MeasuredPlaces;
 import whipsaw.core.structure.SignOff;
 
 /** Opens, changes and previews jobs: document in, design out, one revision per accepted change. */
@@ -152,6 +153,12 @@ public class JobService {
         return CodeFamilyChange.settled(before, DocumentPatch.apply(before, changes), set);
     }
 
+    /** The same with things of a new size back at the distances measured for them. */
+    private Job followed(Job before, Job after) {
+        List<DocumentPatch.Change> more = MeasuredPlaces.follow(before, after);
+        return more.isEmpty() ? after : accept(patched(JobWriter.write(after), more), true);
+    }
+
     /** Ways out of a check of the job as it is; the check may have gone in the meantime. */
     public Ways waysOut(String slug, String check) {
         Design design = open(slug).design();
@@ -182,7 +189,7 @@ public class JobService {
     public Shown preview(String slug, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = accept(patched(latest.document(), changes), true);
+        Job job = followed(before.job(), accept(patched(latest.document(), changes), true));
         Design after = solver().solve(job);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
     }
@@ -204,7 +211,7 @@ public class JobService {
     public Shown change(String slug, int base, List<DocumentPatch.Change> changes, String said) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = solver().resting(accept(patched(latest.document(), changes), true));
+        Job job = solver().resting(followed(before.job(), accept(patched(latest.document(), changes), true)));
         if (job.equals(before.job())) {
             return new Shown(slug, latest, before, NOTHING);
         }

@@ -13,7 +13,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
+import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.RoofForm;
@@ -21,6 +23,7 @@ import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
+import whipsaw.core.roof.ThingLine;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
@@ -36,6 +39,7 @@ import whipsaw.core.units.UnitTextException;
 @Controller
 public class WorkOutController {
     private static final int MOST_COPIES = 400;
+    private static final double ASSUMED_HEIGHT_M = 0.9144;
 
     private final JobService jobs;
 
@@ -56,6 +60,7 @@ public class WorkOutController {
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
                     case "roof" -> workOn(design, text(body, "id"));
+                    case "thing" -> thing(design, body);
                     case "add-roof" -> addRoof(design, text(body, "name"));
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
@@ -149,6 +154,53 @@ public class WorkOutController {
                     set(path + ".measured", text));
         } catch (EdgeOffsets.NoPlace e) {
             throw refused(path + ".measured", "From two edges", text, e.getMessage());
+        }
+    }
+
+    /** A thing from one line, in the middle of the roof where no distances are given. */
+    private static List<Object> thing(Design design, Map<String, Object> body) {
+        String line = text(body, "line");
+        String path = "$.roof.obstructions";
+        try {
+            ThingLine read = ThingLine.read(line, roofUnit(design));
+            Map<String, Object> o = new LinkedHashMap<>();
+            o.put("id", "o-" + Long.toString(System.nanoTime() & 0xffffffffffL, 36));
+            o.put("name", read.name());
+            o.put("kind", read.kind());
+            List<Measure> sizes = read.sizes();
+            o.put("width", sizes.get(0).typed());
+            if (sizes.size() == 1) {
+                o.put("shape", "circle");
+            } else {
+                o.put("depth", sizes.get(1).typed());
+            }
+            o.put("height", sizes.size() == 3 ? sizes.get(2).typed() : "~" + typed(design, ASSUMED_HEIGHT_M));
+            Coordinate middle = design.plan().outline().getInteriorPoint().getCoordinate();
+            o.put("x", typed(design, middle.x - sizes.get(0).si() / 2));
+            o.put(
+                    "y",
+                    typed(
+                            design,
+                            middle.y - sizes.get(Math.min(1, sizes.size() - 1)).si() / 2));
+            if (!read.measured().isEmpty()) {
+                Map<String, Object> document = DocumentPatch.apply(
+                        JobWriter.write(design.job()), List.of(new DocumentPatch.Change("append", path, o)));
+                var reading = JobReader.read(document, true);
+                if (!reading.ok()) {
+                    throw new JobService.Refused(reading.problems());
+                }
+                List<Job.Obstruction> all = reading.job().roof().obstructions();
+                Coordinate at = EdgeOffsets.place(
+                        EdgeOffsets.read(read.measured(), design.plan(), roofUnit(design)),
+                        all.get(all.size() - 1),
+                        design.plan());
+                o.put("x", typed(design, at.x));
+                o.put("y", typed(design, at.y));
+                o.put("measured", read.measured());
+            }
+            return List.of(Map.of("op", "append", "path", path, "value", o));
+        } catch (ThingLine.Unread | EdgeOffsets.NoPlace e) {
+            throw refused(path, "Thing in one line", line, e.getMessage());
         }
     }
 

@@ -69,7 +69,8 @@ public record FaceWind(
                 .max()
                 .orElse(0);
         double flatEnough = tables.zones().value("low_slope_most_deg");
-        if (Limits.above(steepest, flatEnough)) {
+        // a slope is known to no more than a thousandth of a degree
+        if (Limits.above(Math.round(steepest * 1000) / 1000.0, flatEnough)) {
             return "coefficients of roofs over " + Show.number(flatEnough, 1)
                     + " deg: those at hand are not sure enough";
         }

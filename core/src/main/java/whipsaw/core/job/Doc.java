@@ -1,7 +1,9 @@
 package whipsaw.core.job;
 
 import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.format.ResolverStyle;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -20,6 +22,16 @@ import whipsaw.core.units.UnitTextException;
  * null, 0 or NaN, and the document is refused as a whole.
  */
 final class Doc {
+    private static final List<DateTimeFormatter> ISO_DATE = List.of(DateTimeFormatter.ISO_LOCAL_DATE);
+    private static final List<DateTimeFormatter> US_DATES =
+            List.of(DateTimeFormatter.ISO_LOCAL_DATE, strict("M/d/uuuu"));
+    private static final List<DateTimeFormatter> DATES =
+            List.of(DateTimeFormatter.ISO_LOCAL_DATE, strict("d/M/uuuu"), strict("d.M.uuuu"));
+
+    private static DateTimeFormatter strict(String pattern) {
+        return DateTimeFormatter.ofPattern(pattern).withResolverStyle(ResolverStyle.STRICT);
+    }
+
     private static final double AGREE = 1e-9;
 
     /** What the whole reading shares. */
@@ -142,12 +154,19 @@ final class Doc {
 
     LocalDate date(String key, String label) {
         Object value = take(key);
-        try {
-            return LocalDate.parse(String.valueOf(value));
-        } catch (DateTimeParseException e) {
-            problem(key, label, value, "is no date: write it as 2026-05-31");
-            return null;
+        String text = String.valueOf(value).strip();
+        boolean us = context.units == UnitSystem.US;
+        // as people type it on the page; files have the one form that says which is the month
+        for (DateTimeFormatter form : context.bareNumbers ? us ? US_DATES : DATES : ISO_DATE) {
+            try {
+                return LocalDate.parse(text, form);
+            } catch (DateTimeParseException e) {
+                // another form may fit
+            }
         }
+        String other = !context.bareNumbers ? "" : us ? " or 5/31/2026" : " or 31/5/2026";
+        problem(key, label, value, "is no date: write it as 2026-05-31" + other);
+        return null;
     }
 
     boolean flag(String key, String label, boolean absent) {

@@ -46,6 +46,11 @@ public final class EdgeOffsets {
     private static final double SAME_WAY_DEG = 40;
     private static final double PARALLEL = 0.17;
 
+    /** Between two distances; a comma between digits is one of decimals unless an edge stands before it. */
+    private static final Pattern BETWEEN = Pattern.compile(
+            ";|\\band\\b|,(?=\\s)|(?<=from\\s{1,3}(?:the\\s{1,3})?(?:edge\\s{1,3})?\\w{1,12}),",
+            Pattern.CASE_INSENSITIVE);
+
     private EdgeOffsets() {}
 
     /** A distance from one edge. */
@@ -68,7 +73,7 @@ public final class EdgeOffsets {
      */
     public static List<Offset> read(String text, RoofPlan plan, Unit bare) {
         List<Offset> offsets = new ArrayList<>();
-        for (String part : text.split("[,;]|\\band\\b")) {
+        for (String part : BETWEEN.split(text)) {
             Matcher m = PART.matcher(part.strip());
             if (!m.matches()) {
                 throw new NoPlace("'" + part.strip()

@@ -94,6 +94,7 @@ public final class FormMaker {
     }
 
     private static Measure length(double metres, Unit shown) {
-        return UnitText.parse(Show.number(shown.fromSi(metres), 4) + " " + shown.symbol(), Quantity.LENGTH, null);
+        // to a thousandth of a millimetre, so that a slope that was called out comes back
+        return UnitText.parse(Show.number(shown.fromSi(metres), 6) + " " + shown.symbol(), Quantity.LENGTH, null);
     }
 }

@@ -15,6 +15,7 @@ import java.util.regex.Pattern;
 public record Spacings(String typed, List<Double> metres) {
     private static final int MOST = 400;
     private static final int LONGEST = 400;
+    private static final Pattern DECIMALS = Pattern.compile("\\d,\\d");
     private static final Pattern TIMES = Pattern.compile("(\\d{1,3})\\s*(?:@|x|×)\\s*(.+)");
 
     public Spacings {
@@ -33,6 +34,10 @@ public record Spacings(String typed, List<Double> metres) {
         }
         if (text.length() > LONGEST) {
             throw new UnitTextException("is longer than " + LONGEST + " characters");
+        }
+        if (bare != null && !bare.us() && DECIMALS.matcher(text).find()) {
+            throw new UnitTextException(
+                    "has a comma between digits, which may part two distances or be one of decimals: write 1.4 m, or 1 m; 4 m");
         }
         List<Double> metres = new ArrayList<>();
         List<String> typed = new ArrayList<>();

@@ -1,10 +1,12 @@
 package whipsaw.core.units;
 
 import java.math.BigDecimal;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * A unit with its exact conversion to SI: {@code si = value * factor + offset}. The names are all
@@ -94,6 +96,29 @@ public enum Unit {
         this.factor = new BigDecimal(factor);
         this.offset = hasOffset ? new BigDecimal(names[0]) : BigDecimal.ZERO;
         this.names = hasOffset ? List.of(names).subList(1, names.length) : List.of(names);
+    }
+
+    private static final Set<Unit> US = EnumSet.of(
+            FOOT,
+            INCH,
+            YARD,
+            MILE,
+            SQUARE_FOOT,
+            SQUARE_INCH,
+            POUND_PER_SQUARE_FOOT,
+            POUND_PER_SQUARE_INCH,
+            KIP_PER_SQUARE_INCH,
+            POUND_PER_FOOT,
+            CUBIC_INCH,
+            INCH_TO_THE_FOURTH,
+            POUND,
+            POUND_FORCE,
+            MILE_PER_HOUR,
+            FAHRENHEIT);
+
+    /** Whether it belongs to US customary units, where a comma stands between thousands. */
+    boolean us() {
+        return US.contains(this);
     }
 
     public Quantity quantity() {

@@ -22,7 +22,14 @@ public final class UnitText {
     private static final Pattern FEET_AND_INCHES = Pattern.compile(
             "([+-]?)\\s*(\\d+)\\s*(?:'|ft\\.?|feet|foot|-)\\s*-?\\s*(" + NUMBER + ")\\s*(?:\"|''|in\\.?|inch|inches)?",
             Pattern.CASE_INSENSITIVE);
+    private static final Pattern INCHES_AND_PART = Pattern.compile(
+            "([+-]?)\\s*(?:(\\d+)\\s*(?:'|ft\\.?)\\s*)?(\\d+)\\s*(?:\"|''|in\\.?|inch|inches)\\s*(\\d+/\\d+)\\s*(?:\"|in\\.?)?",
+            Pattern.CASE_INSENSITIVE);
+    private static final Pattern GAUGE = Pattern.compile("(\\d{1,2})\\s*(?:ga|gauge)\\.?", Pattern.CASE_INSENSITIVE);
     private static final Pattern COMMA = Pattern.compile(".*\\d,\\d.*");
+
+    /** A decimal comma that cannot be one of thousands: not three digits after it, or a nought before it. */
+    private static final Pattern DECIMAL_COMMA = Pattern.compile("([~+-]?\\s*)(0|\\d+),(\\d+)(\\s*[^\\d,].*)?");
 
     /** What was read lately: a job is read again at every change, and most of its texts are as before. */
     private static final int MOST_KEPT = 4096;
@@ -62,17 +69,31 @@ public final class UnitText {
     }
 
     private static Measure work(String text, Quantity quantity, Unit bare) {
-        String clean = plain(text);
+        String clean = pointed(plain(text), bare);
         boolean assumed = clean.startsWith("~");
         if (assumed) {
             clean = clean.substring(1).strip();
         }
         if (COMMA.matcher(clean).matches()) {
-            throw new UnitTextException("has a comma: write 3.81 or 3810, with a point and no separator of thousands");
+            throw new UnitTextException(
+                    "has a comma that may mean thousands: write 3.81 or 3810, with a point and no separator of thousands");
         }
         Matcher feet = FEET_AND_INCHES.matcher(clean);
         if (quantity == Quantity.LENGTH && feet.matches()) {
             return new Measure(feetAndInches(feet), text.strip(), assumed);
+        }
+        Matcher inches = INCHES_AND_PART.matcher(clean);
+        if (quantity == Quantity.LENGTH && inches.matches()) {
+            return new Measure(inchesAndPart(inches), text.strip(), assumed);
+        }
+        Matcher gauge = GAUGE.matcher(clean);
+        if (quantity == Quantity.LENGTH && gauge.matches()) {
+            BigDecimal thick = SheetGauge.inches(Integer.parseInt(gauge.group(1)));
+            if (thick == null) {
+                throw new UnitTextException(
+                        "is a gauge that is not known here: write the thickness, as 0.6 mm or 0.024 in");
+            }
+            return new Measure(thick.multiply(Unit.INCH.factor(), EXACT).doubleValue(), text.strip(), assumed);
         }
         Matcher simple = SIMPLE.matcher(clean);
         if (!simple.matches()) {
@@ -93,7 +114,34 @@ public final class UnitText {
         double si =
                 number.multiply(unit.factor(), EXACT).add(unit.offset(), EXACT).doubleValue();
         boolean addUnit = unitName.isEmpty() && !unit.symbol().isEmpty();
-        return new Measure(si, addUnit ? text.strip() + " " + unit.symbol() : text.strip(), assumed);
+        // kept with a point, as files have it
+        String typed = COMMA.matcher(text).matches() ? (assumed ? "~" : "") + clean : text.strip();
+        return new Measure(si, addUnit ? typed + " " + unit.symbol() : typed, assumed);
+    }
+
+    /** A decimal comma made a point where the field is metric and nothing else can be meant; files have points. */
+    private static String pointed(String text, Unit bare) {
+        Matcher m = DECIMAL_COMMA.matcher(text);
+        if (bare == null || bare.us() || !m.matches()) {
+            return text;
+        }
+        boolean thousands = m.group(3).length() == 3 && !m.group(2).equals("0");
+        return thousands ? text : m.group(1) + m.group(2) + "." + m.group(3) + (m.group(4) == null ? "" : m.group(4));
+    }
+
+    private static double inchesAndPart(Matcher m) {
+        BigDecimal part = number(m.group(4));
+        BigDecimal inches = new BigDecimal(m.group(3)).add(part);
+        if (part.compareTo(BigDecimal.ONE) >= 0) {
+            throw new UnitTextException("has a part of " + m.group(4) + " inches: it must be below 1");
+        }
+        if (m.group(2) != null) {
+            if (inches.compareTo(BigDecimal.valueOf(12)) >= 0) {
+                throw new UnitTextException("has " + m.group(3) + " inches after the feet: these must be below 12");
+            }
+            inches = inches.add(new BigDecimal(m.group(2)).multiply(BigDecimal.valueOf(12)));
+        }
+        return signed(m.group(1), inches).multiply(Unit.INCH.factor(), EXACT).doubleValue();
     }
 
     private static double feetAndInches(Matcher m) {

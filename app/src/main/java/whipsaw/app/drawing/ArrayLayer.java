@@ -78,14 +78,14 @@ final class ArrayLayer {
         if (w == null || !design.holdDown().established()) {
             return;
         }
-        svg.open("g", "class=\"layer-heaviest\"");
+        svg.open("g", "class=\"layer-blocks\"");
         Coordinate[] c = w.corners(layout.frame());
         svg.path("class=\"heaviest\"", Svg.ring(List.of(c)));
         double size = PlanDrawing.textM(design) * 0.8;
         String words = "heaviest: "
                 + Show.in(
                         design.job().project().units(), Dimension.LOAD, w.load().loadPa());
-        Coordinate at = layout.frame().plan(w.s() + size * 0.3, w.t() + w.acrossM() - size * 1.1);
+        Coordinate at = layout.frame().plan(w.s(), w.t() + w.acrossM() + size * 0.3);
         svg.text("class=\"heaviestname\" font-size=\"" + Svg.u(size) + "\"", at.x, at.y, words);
         svg.close("g");
     }

@@ -20,7 +20,8 @@ public record Totals(List<Cell> cells, String codes, String status) {
     static Totals of(Design design, DataStatus status) {
         var units = design.job().project().units();
         var loads = design.loads();
-        double load = loads.footprint().loadPa();
+        double average = loads.footprint().loadPa();
+        double load = loads.window() == null ? average : loads.window().load().loadPa();
         boolean known = design.holdDown().established();
         String rows = design.layout().rows() + (design.layout().pairs() == null ? " rows" : " rows in pairs");
         return new Totals(
@@ -52,10 +53,12 @@ public record Totals(List<Cell> cells, String codes, String status) {
                                 known ? Show.in(units, Dimension.MASS, loads.ballastKg()) : "not established",
                                 "total.blocks"),
                         new Cell(
-                                "Added load",
+                                "Added load, heaviest",
                                 known ? Show.brief(units, Dimension.LOAD, load) : "?",
-                                known ? Show.brief(units.other(), Dimension.LOAD, load) : "not established",
-                                "roof.footprint")),
+                                known
+                                        ? "average " + Show.brief(units, Dimension.LOAD, average)
+                                        : "not established",
+                                "roof.window")),
                 design.job().site().code().codes(),
                 status.words());
     }

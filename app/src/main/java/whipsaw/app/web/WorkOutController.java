@@ -200,7 +200,7 @@ public class WorkOutController {
             }
             return List.of(Map.of("op", "append", "path", path, "value", o));
         } catch (ThingLine.Unread | EdgeOffsets.NoPlace e) {
-            throw refused(path, "Thing in one line", line, e.getMessage());
+            throw refused(path, "Obstruction in one line", line, e.getMessage());
         }
     }
 

@@ -49,6 +49,8 @@ public final class Beam {
     /** A change along the member: load that is complete, or that begins (1) or ends (-1) to lie evenly. */
     private record Event(double at, double newton, double perMetre, int way) {}
 
+    private static final Comparator<Event> BY_PLACE = (a, b) -> Double.compare(a.at(), b.at());
+
     public static Effect of(double spanM, List<Load> loads) {
         double right = 0;
         double all = 0;
@@ -65,7 +67,7 @@ public final class Beam {
             }
         }
         events.add(new Event(spanM, 0, 0, 0));
-        events.sort(Comparator.comparingDouble(Event::at));
+        events.sort(BY_PLACE);
         double left = all - right;
         double moment = 0;
         double at = spanM / 2;
@@ -98,6 +100,15 @@ public final class Beam {
             even += e.way() * e.perMetre();
         }
         return new Effect(left, right, moment, at, Math.max(Math.abs(left), Math.abs(right)));
+    }
+
+    /** Deflections at a number of places times E I: they add up as loads do. */
+    static double[] deflections(double spanM, List<Load> loads) {
+        double[] all = new double[PLACES - 2];
+        for (int i = 1; i < PLACES - 1 && !loads.isEmpty(); i++) {
+            all[i - 1] = curvature(spanM, spanM * i / (PLACES - 1), loads);
+        }
+        return all;
     }
 
     /** Largest deflection, m, downward positive, of a member of a stiffness E I. */

@@ -3,7 +3,7 @@ package whipsaw.core.structure;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.TreeSet;
+import java.util.stream.DoubleStream;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -23,6 +23,8 @@ import whipsaw.core.units.Limits;
  * @param modules that lie in it wholly or in part
  */
 public record LoadWindow(double s, double t, double alongM, double acrossM, RoofReserve load, List<Integer> modules) {
+    private static final double SAME_M = 1e-6;
+
     public LoadWindow {
         modules = List.copyOf(modules);
     }
@@ -63,43 +65,81 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
         double along = Math.min(sideM, Math.min(roof.getWidth(), lengthM(layout)));
         double across = Math.min(sideM, Math.min(roof.getHeight(), depthM(layout)));
         List<Row> rows = rows(layout, perModuleKg);
-        TreeSet<Double> lows = new TreeSet<>();
-        for (Row row : rows) {
-            lows.add(row.t());
-            lows.add(row.t() + layout.depthM() - across);
-        }
+        double[] lefts = sides(rows, layout, along);
+        double[][] inside = rows.stream().map(row -> inside(row, lefts, along)).toArray(double[][]::new);
         double best = -1;
         double bestS = 0;
         double bestT = 0;
-        for (double t : lows) {
-            List<Row> there = new ArrayList<>();
-            List<Double> parts = new ArrayList<>();
-            TreeSet<Double> lefts = new TreeSet<>();
-            for (Row row : rows) {
-                double overlap = Math.min(t + across, row.t() + layout.depthM()) - Math.max(t, row.t());
-                if (overlap > Limits.SLACK) {
-                    there.add(row);
-                    parts.add(overlap / layout.depthM());
-                    for (double from : row.from()) {
-                        lefts.add(from);
-                        lefts.add(from + layout.alongM() - along);
-                    }
+        double[] kg = new double[lefts.length];
+        for (double t : lows(rows, layout, across)) {
+            Arrays.fill(kg, 0);
+            for (int r = firstAbove(rows, t - layout.depthM());
+                    r < rows.size() && rows.get(r).t() < t + across;
+                    r++) {
+                double overlap = Math.min(t + across, rows.get(r).t() + layout.depthM())
+                        - Math.max(t, rows.get(r).t());
+                double part = overlap / layout.depthM();
+                for (int i = 0; i < lefts.length && part > 0; i++) {
+                    kg[i] += part * inside[r][i];
                 }
             }
-            for (double s : lefts) {
-                double kg = 0;
-                for (int i = 0; i < there.size(); i++) {
-                    kg += parts.get(i)
-                            * (there.get(i).leftOf(s + along) - there.get(i).leftOf(s));
-                }
-                if (kg > best * (1 + Limits.SLACK)) {
-                    best = kg;
-                    bestS = s;
+            for (int i = 0; i < lefts.length; i++) {
+                if (kg[i] > best * (1 + Limits.SLACK)) {
+                    best = kg[i];
+                    bestS = lefts[i];
                     bestT = t;
                 }
             }
         }
         return of(layout, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
+    }
+
+    /** The first row whose low edge lies beyond a place; rows stand in order. */
+    private static int firstAbove(List<Row> rows, double t) {
+        int low = 0;
+        int high = rows.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (rows.get(middle).t() > t) {
+                high = middle;
+            } else {
+                low = middle + 1;
+            }
+        }
+        return low;
+    }
+
+    /** Where the left side of a window may lie: it or the right one on a side of a module. */
+    private static double[] sides(List<Row> rows, ArrayLayout layout, double along) {
+        return distinct(rows.stream()
+                .flatMapToDouble(row -> Arrays.stream(row.from())
+                        .flatMap(from -> DoubleStream.of(from, from + layout.alongM() - along)))
+                .toArray());
+    }
+
+    private static double[] lows(List<Row> rows, ArrayLayout layout, double across) {
+        return distinct(rows.stream()
+                .flatMapToDouble(row -> DoubleStream.of(row.t(), row.t() + layout.depthM() - across))
+                .toArray());
+    }
+
+    /** In order, without those that hardly differ. */
+    private static double[] distinct(double[] all) {
+        Arrays.sort(all);
+        int n = 0;
+        for (double v : all) {
+            if (n == 0 || v - all[n - 1] > SAME_M) {
+                all[n++] = v;
+            }
+        }
+        return Arrays.copyOf(all, n);
+    }
+
+    /** Mass of a row inside windows with these left sides. */
+    private static double[] inside(Row row, double[] lefts, double along) {
+        return Arrays.stream(lefts)
+                .map(s -> row.leftOf(s + along) - row.leftOf(s))
+                .toArray();
     }
 
     private static double lengthM(ArrayLayout layout) {

@@ -329,8 +329,11 @@ final class MemberLoads {
         MemberState.Part total = null;
         MemberState.Part variable = null;
         Section section = Section.of(type);
+        MemberState.Part end = null;
+        double mostBearing = bearing == null ? Double.NaN : bearing.si() * count;
         for (MemberTables.Combination c : strength) {
             Beam.Effect e = Beam.of(spanM, loads.all(c, 0));
+            end = larger(end, new MemberState.Part(e.shearN(), mostBearing, c.name()));
             double mostMoment;
             double mostShear;
             if (section == null) {
@@ -359,20 +362,20 @@ final class MemberLoads {
                 total = new MemberState.Part(0, Double.NaN, c.name());
                 variable = larger(variable, new MemberState.Part(acts, allowed, c.name()));
             } else {
-                double all = Beam.deflectionM(spanM, loads.all(c, limits.creep()), elastic);
-                double changing = Beam.deflectionM(spanM, loads.variable(c), elastic);
+                double all = loads.deflectionM(c, limits.creep(), true, elastic);
+                double changing = loads.deflectionM(c, 0, false, elastic);
                 total = larger(total, new MemberState.Part(all, spanM / limits.totalSpanOver(), c.name()));
                 variable =
                         larger(variable, new MemberState.Part(changing, spanM / limits.variableSpanOver(), c.name()));
             }
         }
-        return new MemberState(moment, shear, end(bearing, loads, spanM, count), total, variable);
+        return new MemberState(
+                moment, shear, allowable.equals(strength) ? end : end(mostBearing, loads, spanM), total, variable);
     }
 
     /** What an end sets down: held against an allowable load, and so at that level in ASCE 7 whatever the sections go by. */
-    private MemberState.Part end(Measure bearing, Loads loads, double spanM, int count) {
+    private MemberState.Part end(double most, Loads loads, double spanM) {
         MemberState.Part end = null;
-        double most = bearing == null ? Double.NaN : bearing.si() * count;
         for (MemberTables.Combination c : allowable) {
             double newton = Beam.of(spanM, loads.all(c, 0)).shearN();
             end = larger(end, new MemberState.Part(newton, most, c.name()));
@@ -412,6 +415,11 @@ final class MemberLoads {
         private final List<Beam.Load> drift;
         private final double spanM;
         private final double roofDownPa;
+        private double[] even;
+        private double[] byWeights;
+        private double[] byCovered;
+        private double[] byPushed;
+        private double[] byDrift;
 
         Loads(MemberLines.Line line, Standing standing, List<Beam.Load> drift, double beginM, double spanM) {
             this.carriesM = line.carriesM();
@@ -441,6 +449,34 @@ final class MemberLoads {
             double dead = c.dead() * (1 + creep);
             double uniform = dead * deadPa + c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
             return all(uniform, forAWhile ? c.live() : dead, c);
+        }
+
+        /**
+         * Largest deflection under a combination, m: those of its parts are found once and added up.
+         *
+         * @param lasting whether what lasts is in it, else variable loads alone
+         */
+        double deflectionM(MemberTables.Combination c, double creep, boolean lasting, double stiffness) {
+            if (even == null) {
+                even = Beam.deflections(spanM, List.of(Beam.Load.uniform(spanM, carriesM)));
+                byWeights = Beam.deflections(spanM, weights);
+                byCovered = Beam.deflections(spanM, liveUnderArray ? List.of() : covered);
+                byPushed = Beam.deflections(spanM, pushed);
+                byDrift = Beam.deflections(spanM, drift);
+            }
+            double dead = lasting ? c.dead() * (1 + creep) : 0;
+            double uniform = dead * deadPa + c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
+            double weight = forAWhile ? c.live() : dead;
+            double most = 0;
+            for (int i = 0; i < even.length; i++) {
+                double d = uniform * even[i]
+                        + weight * byWeights[i]
+                        - c.live() * livePa * byCovered[i]
+                        + c.wind() * byPushed[i]
+                        + c.snow() * byDrift[i];
+                most = Math.abs(d) > Math.abs(most) ? d : most;
+            }
+            return most / stiffness;
         }
 
         /** Snow, live load or wind alone. */

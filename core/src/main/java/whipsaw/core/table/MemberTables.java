@@ -3,6 +3,7 @@ package whipsaw.core.table;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** Resistance factors, load combinations and limits of roof members. */
 public final class MemberTables {
@@ -45,6 +46,8 @@ public final class MemberTables {
     private final CodeTable combinationTable;
     private final CodeTable deflectionTable;
     private final ParameterTable limits;
+    private final Map<String, Resistance> resistances = new ConcurrentHashMap<>();
+    private final Map<String, Deflection> deflections = new ConcurrentHashMap<>();
 
     MemberTables(CodeTables tables) {
         resistanceTable = tables.table("member_resistance");
@@ -68,6 +71,11 @@ public final class MemberTables {
      * @param duration of the shortest load, as a combination names it; other materials than timber do not ask
      */
     public Resistance resistance(String combinations, String material, String duration) {
+        return resistances.computeIfAbsent(
+                combinations + "|" + material + "|" + duration, key -> read(combinations, material, duration));
+    }
+
+    private Resistance read(String combinations, String material, String duration) {
         String family = combinations.startsWith("asce") && strength(combinations)
                 ? "asce strength"
                 : combinations.split(" ")[0];
@@ -84,6 +92,10 @@ public final class MemberTables {
 
     /** Limits of deflection of a material in the code family of a key of combinations. */
     public Deflection deflection(String combinations, String material) {
+        return deflections.computeIfAbsent(combinations + "|" + material, key -> limits(combinations, material));
+    }
+
+    private Deflection limits(String combinations, String material) {
         String family = combinations.split(" ")[0];
         for (Map<String, String> row : deflectionTable.rows()) {
             if (row.get("family").equals(family) && row.get("material").equals(material)) {

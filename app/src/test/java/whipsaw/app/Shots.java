@@ -35,7 +35,7 @@ public final class Shots {
             page.locator("#bench[data-revision='2']").waitFor();
             page.locator("[data-layer=strings]").check();
             page.locator("#titleblock .cell").nth(5).click();
-            page.locator("#working article[data-figure='roof.footprint']").waitFor();
+            page.locator("#working article[data-figure='roof.window']").waitFor();
 
             page.locator("[data-layer=strings]").uncheck();
             page.locator("details[data-section=array] > summary").click();

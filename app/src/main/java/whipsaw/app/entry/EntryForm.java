@@ -266,7 +266,12 @@ public final class EntryForm extends EntryFields {
                                 path + ".bays",
                                 "in bays",
                                 at == null ? "" : String.join(", ", at.bays()),
-                                "as B2, C2; empty: all")));
+                                "as B2, C2; empty: all"),
+                        loose(
+                                path + ".kind",
+                                "How they are fixed",
+                                at == null ? "" : at.kind(),
+                                "bonded, screwed or bolted")));
     }
 
     private static Measure zeroAsNone(Measure m) {

@@ -16,6 +16,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
+import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -48,7 +49,30 @@ public record JobSheet(
         String status,
         String legend,
         String rowsFrom,
-        String countsFrom) {
+        String countsFrom,
+        List<BayRow> bays) {
+
+    /** One bay of the structural grid with anything of the array in it. */
+    public record BayRow(String name, String load, String blocks, String reserve) {}
+
+    /** Bays that carry something of the array, in the order of the grid; none while nothing is established. */
+    public static List<BayRow> bays(Design design, UnitSystem units) {
+        if (!design.holdDown().established()) {
+            return List.of();
+        }
+        return design.loads().bays().stream()
+                .filter(b -> b.load().massKg() > 0)
+                .map(b -> new BayRow(
+                        b.bay().name(),
+                        Show.both(units, Dimension.LOAD, b.load().loadPa()),
+                        String.valueOf(b.blocks()),
+                        Double.isNaN(b.reservePa())
+                                ? "allowance not known"
+                                : b.reservePa() < 0
+                                        ? Show.both(units, Dimension.LOAD, -b.reservePa()) + " too much"
+                                        : Show.both(units, Dimension.LOAD, b.reservePa())))
+                .toList();
+    }
 
     /**
      * One row of the ballast map.
@@ -94,7 +118,8 @@ public record JobSheet(
                 new Figures(design, tables).status().words(),
                 legend(design, paper),
                 design.layout().rowsFrom(),
-                design.layout().countsFrom());
+                design.layout().countsFrom(),
+                bays(design, units));
     }
 
     private static String legend(Design design, PaperSize paper) {
@@ -185,6 +210,17 @@ public record JobSheet(
             facts.add(new Fact(
                     "Average over the array",
                     Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
+            facts.add(new Fact(
+                    "Average over the whole roof",
+                    Show.both(
+                            units,
+                            Dimension.LOAD,
+                            loads.totalKg() * Ballast.GRAVITY / design.plan().areaM2())));
+            if (loads.window() != null) {
+                facts.add(new Fact(
+                        "Heaviest part of the array",
+                        Show.both(units, Dimension.LOAD, loads.window().load().loadPa())));
+            }
         } else {
             facts.add(new Fact("Blocks and load", "not established"));
         }

@@ -16,6 +16,7 @@ import whipsaw.app.drawing.RevisionLayer;
 import whipsaw.app.drawing.RoofList;
 import whipsaw.app.drawing.SectionDrawing;
 import whipsaw.app.job.JobService;
+import whipsaw.app.print.JobSheet;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
@@ -81,6 +82,7 @@ public class DrawingController {
         model.addAttribute("slug", slug);
         model.addAttribute("job", design.job());
         model.addAttribute("list", RoofList.of(design, row));
+        model.addAttribute("bays", JobSheet.bays(design, design.job().project().units()));
         model.addAttribute("rowsFrom", design.layout().rowsFrom());
         model.addAttribute("countsFrom", design.layout().countsFrom());
         return "list";

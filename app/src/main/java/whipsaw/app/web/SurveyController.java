@@ -29,6 +29,7 @@ import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
 import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.survey.Consequences;
+import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.survey.SurveySheet;
 import whipsaw.core.survey.UseByHour;
 
@@ -154,6 +155,7 @@ public class SurveyController {
         model.addAttribute("parts", parts);
         model.addAttribute("stages", stages);
         model.addAttribute("counts", counts);
+        model.addAttribute("holdDowns", HoldDowns.of(design.job()));
         model.addAttribute("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
         model.addAttribute(
                 "checks",

@@ -14,6 +14,7 @@ import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SheetLines;
+import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.survey.SightLines;
 import whipsaw.core.survey.SurveyRules;
 import whipsaw.core.units.Dimension;
@@ -41,6 +42,7 @@ final class SurveyChecks {
     static List<Check> of(Design design) {
         SurveyChecks all = new SurveyChecks(design);
         all.method();
+        all.permitted();
         all.covering();
         all.offsets();
         all.purlins();
@@ -84,6 +86,50 @@ final class SurveyChecks {
                     "ballasted trays stand on flat membranes only",
                     "surveyed and drawn; clamps and rails on metal are not designed yet, so no modules are placed: purlins"
                             + " are checked under the weight entered for an array all over the faces");
+        }
+    }
+
+    /** What holds the array has to be permitted on this covering. */
+    private void permitted() {
+        if (!job.roof().takesTrays()) {
+            return;
+        }
+        permitted(HoldDowns.of(job, "ballast"));
+        Job.Attachments attachments = job.array().attachments();
+        if (design.attached() == null) {
+            return;
+        }
+        if (attachments.kind().isEmpty()) {
+            stated(
+                    "array.attachment-kind",
+                    "How attachments are fixed",
+                    "not said",
+                    String.join(", ", Job.Attachments.KINDS),
+                    Verdict.NOT_ESTABLISHED,
+                    "permitted by covering, age and deck",
+                    "say under Array whether they are bonded, screwed or bolted");
+            return;
+        }
+        permitted(HoldDowns.of(job, attachments.kind()));
+    }
+
+    private void permitted(HoldDowns.Way way) {
+        Verdict verdict =
+                switch (way.answer()) {
+                    case PERMITTED -> Verdict.PASSES;
+                    case ASK -> Verdict.CLOSE;
+                    case NOT_KNOWN -> Verdict.NOT_ESTABLISHED;
+                    case NOT_PERMITTED -> Verdict.FAILS;
+                };
+        if (verdict != Verdict.PASSES) {
+            stated(
+                    "array.hold-down-" + way.holdDown(),
+                    "Hold-down on this covering",
+                    way.holdDown() + ": " + way.answer().words(),
+                    "permitted on " + job.roof().covering(),
+                    verdict,
+                    "our convention; the covering's maker and the warranty decide",
+                    way.reason());
         }
     }
 

@@ -437,8 +437,12 @@ public record Job(
      * @param shear the same along the roof
      * @param mostBlocks a position takes where there are attachments
      * @param bays names of the bays they are in; empty for all
+     * @param kind how they are fixed: bonded, screwed or bolted; empty when not said
      */
-    public record Attachments(Measure tension, Measure shear, int mostBlocks, List<String> bays) {
+    public record Attachments(Measure tension, Measure shear, int mostBlocks, List<String> bays, String kind) {
+        /** How attachments of trays can be fixed. */
+        public static final List<String> KINDS = List.of("bonded", "screwed", "bolted");
+
         public Attachments {
             bays = List.copyOf(bays);
         }

@@ -247,7 +247,10 @@ public final class JobReader {
                 doc.measure("tension", Fields.ATTACHMENT),
                 doc.measure("shear", Fields.ATTACHMENT),
                 doc.whole("mostBlocks", "Blocks a position takes beside attachments", 0, 60),
-                StructureReader.bays(doc));
+                StructureReader.bays(doc),
+                doc.has("kind") && !"".equals(doc.textOrEmpty("kind", "How they are fixed", 40))
+                        ? doc.choice("kind", "How they are fixed", Job.Attachments.KINDS)
+                        : "");
         doc.done();
         return read;
     }

@@ -123,6 +123,7 @@ public final class JobWriter {
                             .measure("shear", a.attachments().shear(), Quantity.FORCE)
                             .put("mostBlocks", a.attachments().mostBlocks())
                             .text("bays", String.join(", ", a.attachments().bays()))
+                            .text("kind", a.attachments().kind())
                             .map);
         }
         return doc.put("windowFrom", a.windowFrom())

@@ -33,8 +33,17 @@ public record RoofLoads(
         List<BayLoad> bays,
         BayLoad worstBay) {
 
-    /** Load of one bay. */
-    public record BayLoad(RoofPlan.Bay bay, RoofReserve load) {}
+    /**
+     * Load of one bay.
+     *
+     * @param blocks whose positions have their middle in it
+     */
+    public record BayLoad(RoofPlan.Bay bay, RoofReserve load, int blocks) {
+        /** What it may still carry; NaN without an allowance. */
+        public double reservePa() {
+            return load.allowancePa() - load.loadPa();
+        }
+    }
 
     public double totalKg() {
         return moduleKg + rackingKg + ballastKg;
@@ -52,6 +61,13 @@ public record RoofLoads(
         RoofReserve footprint = RoofReserve.of(total, layout.footprintM2(), allowance);
 
         double[] inBay = new double[plan.bays().size()];
+        int[] blocks = new int[plan.bays().size()];
+        for (HoldDown.Position p : holdDown.positions()) {
+            int bay = plan.bays().isEmpty() ? -1 : bayAt(plan, layout.frame().plan(p.s(), p.t()));
+            if (bay >= 0) {
+                blocks[bay] += p.ballast().blocksPlaced();
+            }
+        }
         double[] perModule = perModule(job, layout, holdDown);
         if (!plan.bays().isEmpty()) {
             for (ArrayLayout.Module m : layout.modules()) {
@@ -62,7 +78,7 @@ public record RoofLoads(
         BayLoad worst = null;
         for (int i = 0; i < inBay.length; i++) {
             RoofPlan.Bay bay = plan.bays().get(i);
-            BayLoad load = new BayLoad(bay, RoofReserve.of(inBay[i], bay.areaM2(), allowance));
+            BayLoad load = new BayLoad(bay, RoofReserve.of(inBay[i], bay.areaM2(), allowance), blocks[i]);
             bays.add(load);
             if (worst == null || load.load().loadPa() > worst.load().loadPa()) {
                 worst = load;
@@ -115,6 +131,15 @@ public record RoofLoads(
                         / whole;
             }
         }
+    }
+
+    private static int bayAt(RoofPlan plan, Coordinate at) {
+        List<RoofPlan.Bay> bays = plan.bays();
+        int columns = columns(plan);
+        int c = index(at.x, columns, i -> bays.get(i).cell().getMaxX());
+        int r = index(
+                at.y, bays.size() / columns, i -> bays.get(i * columns).cell().getMaxY());
+        return r * columns + c;
     }
 
     private static int columns(RoofPlan plan) {

@@ -114,6 +114,17 @@ public final class PlanDrawing {
         return sheet != null;
     }
 
+    /** Draws one part; in a file of its own it is a group whose id other programs list as a layer. */
+    private void part(boolean named, String id, Runnable draw) {
+        if (!named) {
+            draw.run();
+            return;
+        }
+        svg.open("g", "id=\"" + id + "\"");
+        draw.run();
+        svg.close("g");
+    }
+
     private String draw(Style style, boolean withStrings) {
         Envelope box = extent(design, textM);
         String view = Svg.u(box.getMinX())
@@ -134,34 +145,35 @@ public final class PlanDrawing {
         SheetLayer frame = new SheetLayer(design, svg, textM, box);
         SurveyLayer survey = new SurveyLayer(design, svg, textM, paper());
         FaceLayer faces = new FaceLayer(design, svg, textM);
-        survey.otherRoofs();
-        roof.roof();
-        survey.underlay();
-        faces.draw();
-        zones.shapes();
-        dimensions.bays();
-        roof.setback();
+        boolean named = style == Style.OWN;
+        part(named, "other-roofs", survey::otherRoofs);
+        part(named, "roof", roof::roof);
+        part(named, "picture", survey::underlay);
+        part(named, "faces", faces::draw);
+        part(named, "wind-zones", zones::shapes);
+        part(named, "bays", dimensions::bays);
+        part(named, "setback", roof::setback);
         ArrayLayer array = new ArrayLayer(design, svg, sheet, brief, changed);
-        array.modules();
-        array.walkways();
+        part(named, "modules", array::modules);
+        part(named, "walkways", array::walkways);
         if (!paper() && !brief) {
             frame.sun(standardSun(design));
         }
-        new MemberLayer(design, svg, textM).draw();
-        survey.noWalk();
-        roof.obstructions();
+        part(named, "members", () -> new MemberLayer(design, svg, textM).draw());
+        part(named, "no-walk-areas", survey::noWalk);
+        part(named, "obstructions", roof::obstructions);
         CircuitLayer circuits = new CircuitLayer(design, svg, textM);
         if ((!paper() && !brief) || withStrings) {
-            circuits.strings();
+            part(named, "strings", circuits::strings);
         }
-        circuits.run();
-        SetDownLayer.draw(design, svg, textM);
-        dimensions.edges();
-        dimensions.setOut();
-        zones.names();
-        faces.names();
-        survey.seen(box);
-        survey.pins();
+        part(named, "ac-run", circuits::run);
+        part(named, "set-down-places", () -> SetDownLayer.draw(design, svg, textM));
+        part(named, "dimensions", dimensions::edges);
+        part(named, "setting-out", dimensions::setOut);
+        part(named, "zone-names", zones::names);
+        part(named, "face-names", faces::names);
+        part(named, "survey", () -> survey.seen(box));
+        part(named, "pins", survey::pins);
         if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");
             RevisionLayer marks = new RevisionLayer(design, svg);

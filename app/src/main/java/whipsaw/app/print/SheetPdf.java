@@ -4,9 +4,12 @@ import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.svgsupport.BatikSVGDrawer;
 import com.openhtmltopdf.util.XRLog;
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
@@ -17,6 +20,14 @@ import org.thymeleaf.spring6.SpringTemplateEngine;
 public class SheetPdf {
     private static final String FAMILY = "Barlow Semi Condensed";
     private static final String FONTS = "/whipsaw/fonts/";
+
+    /** Where a TrueType file counts its tables and lists them, and the tag of glyph substitution with one nobody reads. */
+    private static final int TABLE_COUNT_AT = 4;
+
+    private static final int DIRECTORY_AT = 12;
+    private static final int DIRECTORY_ENTRY_BYTES = 16;
+    private static final int GSUB = 0x47535542;
+    private static final int UNNAMED = 0x4753554E;
 
     private final SpringTemplateEngine templates;
 
@@ -62,6 +73,24 @@ public class SheetPdf {
     }
 
     private static void font(PdfRendererBuilder builder, String file, String family, int weight) {
-        builder.useFont(() -> SheetPdf.class.getResourceAsStream(FONTS + file), family, weight, FontStyle.NORMAL, true);
+        builder.useFont(() -> new ByteArrayInputStream(withoutLigatures(file)), family, weight, FontStyle.NORMAL, true);
+    }
+
+    /** The font with its substitutions unnamed: a ligature is a glyph without a letter, and no search finds its word. */
+    private static byte[] withoutLigatures(String file) {
+        try (InputStream in = SheetPdf.class.getResourceAsStream(FONTS + file)) {
+            byte[] font = in.readAllBytes();
+            ByteBuffer table = ByteBuffer.wrap(font);
+            int tables = table.getShort(TABLE_COUNT_AT);
+            for (int i = 0; i < tables; i++) {
+                int at = DIRECTORY_AT + i * DIRECTORY_ENTRY_BYTES;
+                if (table.getInt(at) == GSUB) {
+                    table.putInt(at, UNNAMED);
+                }
+            }
+            return font;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 }

@@ -9,6 +9,9 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javax.xml.parsers.DocumentBuilderFactory;
 import javax.xml.xpath.XPathConstants;
 import javax.xml.xpath.XPathFactory;
@@ -22,6 +25,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.UnitSystem;
 
 class DrawingTest {
     private static final Solver SOLVER = new Solver(CodeTables.shipped());
@@ -74,12 +78,12 @@ class DrawingTest {
 
     @Test
     void thePaperScaleIsTrue() {
-        PaperScale scale = PaperScale.of(n -> new Envelope(0, 60, 0, 40), PaperSize.A4);
+        PaperScale scale = PaperScale.of(n -> new Envelope(0, 60, 0, 40), PaperSize.A4, UnitSystem.METRIC);
         assertThat(scale.widthMm()).isCloseTo(60_000.0 / scale.oneTo(), within(1e-9));
         assertThat(scale.landscape()).isTrue();
         for (PaperSize paper : PaperSize.values()) {
             for (Envelope box : List.of(new Envelope(0, 20, 0, 60), new Envelope(0, 300, 0, 40))) {
-                PaperScale s = PaperScale.of(n -> box, paper);
+                PaperScale s = PaperScale.of(n -> box, paper, UnitSystem.METRIC);
                 double wide = s.landscape() ? paper.longMm() : paper.shortMm();
                 double tall = s.landscape() ? paper.shortMm() : paper.longMm();
                 assertThat(s.widthMm()).isLessThan(wide - 20);
@@ -87,8 +91,25 @@ class DrawingTest {
             }
         }
         Envelope roof = new Envelope(0, 60, 0, 40);
-        assertThat(PaperScale.of(n -> roof, PaperSize.A3).oneTo())
-                .isLessThan(PaperScale.of(n -> roof, PaperSize.A4).oneTo());
+        assertThat(PaperScale.of(n -> roof, PaperSize.A3, UnitSystem.METRIC).oneTo())
+                .isLessThan(PaperScale.of(n -> roof, PaperSize.A4, UnitSystem.METRIC)
+                        .oneTo());
+    }
+
+    @Test
+    void aJobInFeetIsDrawnAtAScaleThatIsOnAScaleRule() {
+        Set<String> rule = Set.of("1/16", "3/32", "1/8", "3/16", "1/4", "20", "30", "40", "50", "60", "100", "200");
+        for (double wideFt : new double[] {18, 60, 140, 290, 610, 1200}) {
+            Envelope box = new Envelope(0, wideFt * 0.3048, 0, wideFt * 0.2);
+            PaperScale s = PaperScale.of(n -> box, PaperSize.TABLOID, UnitSystem.US);
+            Matcher words = Pattern.compile("(?:(\\S+) in = 1 ft|1 in = (\\d+) ft) \\(1 : (\\d+)\\)")
+                    .matcher(s.words(UnitSystem.US));
+            assertThat(words.matches()).isTrue();
+            assertThat(rule).contains(words.group(1) == null ? words.group(2) : words.group(1));
+            String[] part = (words.group(1) == null ? "1/" + words.group(2) : words.group(1)).split("/");
+            double ratio = 12 * Double.parseDouble(part[1]) / Double.parseDouble(part[0]);
+            assertThat(s.oneTo()).isEqualTo((int) Math.round(ratio)).isEqualTo(Integer.parseInt(words.group(3)));
+        }
     }
 
     @Test

@@ -2,6 +2,7 @@ package whipsaw.app.export;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.io.ByteArrayInputStream;
 import java.nio.charset.StandardCharsets;
@@ -9,6 +10,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Row;
@@ -19,6 +22,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.drawing.PlanDrawing;
+import whipsaw.app.store.Json;
 import whipsaw.app.store.Revision;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
@@ -112,6 +116,49 @@ class ExportTest {
             assertThat(svg).contains("class=\"layer-" + layer + "\"");
         }
         assertThat(svg).contains("<style>").doesNotContain("tabindex");
+        Matcher ids = Pattern.compile("<g id=\"([^\"]+)\">").matcher(svg);
+        List<String> groups = ids.results().map(m -> m.group(1)).toList();
+        assertThat(groups)
+                .doesNotHaveDuplicates()
+                .contains("roof", "wind-zones", "modules", "obstructions", "strings", "ac-run", "dimensions");
+    }
+
+    @Test
+    @SuppressWarnings("unchecked")
+    void theRingsOfTheGeoJsonRunAsTheStandardSaysAndGiveTheModuleItsArea() {
+        Map<String, Object> all = Json.object(GeoJsonPlan.of(DESIGN));
+        double radius = 6_371_000;
+        int modules = 0;
+        for (Map<String, Object> f : (List<Map<String, Object>>) all.get("features")) {
+            Map<String, Object> geometry = (Map<String, Object>) f.get("geometry");
+            if (!geometry.get("type").equals("Polygon")) {
+                continue;
+            }
+            List<List<Number>> ring = ((List<List<List<Number>>>) geometry.get("coordinates")).get(0);
+            assertThat(ring.get(0)).isEqualTo(ring.get(ring.size() - 1));
+            double twice = 0;
+            double north = Math.toRadians(ring.get(0).get(1).doubleValue());
+            for (int i = 0; i + 1 < ring.size(); i++) {
+                double x1 =
+                        ring.get(i).get(0).doubleValue() - ring.get(0).get(0).doubleValue();
+                double y1 =
+                        ring.get(i).get(1).doubleValue() - ring.get(0).get(1).doubleValue();
+                double x2 = ring.get(i + 1).get(0).doubleValue()
+                        - ring.get(0).get(0).doubleValue();
+                double y2 = ring.get(i + 1).get(1).doubleValue()
+                        - ring.get(0).get(1).doubleValue();
+                twice += x1 * y2 - x2 * y1;
+            }
+            assertThat(twice).as("outer rings run counter-clockwise").isPositive();
+            Map<String, Object> properties = (Map<String, Object>) f.get("properties");
+            if (properties.get("layer").equals("MODULES")) {
+                modules++;
+                double area = twice / 2 * Math.pow(Math.PI / 180 * radius, 2) * Math.cos(north);
+                assertThat(area)
+                        .isCloseTo(DESIGN.layout().alongM() * DESIGN.layout().depthM(), withinPercentage(1));
+            }
+        }
+        assertThat(modules).isEqualTo(DESIGN.layout().modules().size());
     }
 
     @Test

@@ -88,6 +88,18 @@ class PaperTest extends ServedTest {
         assertThat(faults).isEmpty();
     }
 
+    @Test
+    void wordsWithLigaturesAreFoundAndTheCrewGetsNoTableOfSources() throws IOException {
+        try (PDDocument job = Loader.loadPDF(server.bytes("/jobs/milepost-hall/sheet.pdf?sheet=job"));
+                PDDocument crew = Loader.loadPDF(server.bytes("/jobs/milepost-hall/sheet.pdf?sheet=ballast"))) {
+            assertThat(new PDFTextStripper().getText(job))
+                    .contains("fire", "fails", "classification", "DATA AND ITS STATUS");
+            assertThat(new PDFTextStripper().getText(crew))
+                    .contains("BALLAST MAP", "click and tug")
+                    .doesNotContain("DATA AND ITS STATUS");
+        }
+    }
+
     /** Keys as they stand in an address. */
     enum PaperKey {
         a4,

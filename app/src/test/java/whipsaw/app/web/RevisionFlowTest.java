@@ -156,6 +156,37 @@ class RevisionFlowTest extends ServedTest {
     }
 
     @Test
+    void aColleaguesChangeIsAnnouncedAndNotTakenBackUnasked() {
+        page.navigate(server.address("/jobs/" + slug));
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "1");
+        try (Page other = page()) {
+            other.navigate(server.address("/jobs/" + slug));
+            other.locator("[data-path=\"$.array.tilt\"]").selectOption("5 deg");
+            assertThat(other.locator("#bench")).hasAttribute("data-revision", "2");
+        }
+        assertThat(page.locator("#news")).containsText("Tilt changed to 5 deg");
+        page.locator("#news button").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+
+        page.locator("#undo").click();
+        assertThat(page.locator("#banner")).containsText("Undo takes back revision 2, \"Tilt changed to 5 deg\"");
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(2);
+        button("Leave it").click();
+        assertThat(jobs.open(slug).design().job().array().tilt().si()).isEqualTo(5);
+
+        page.locator("#undo").click();
+        button("Take it back").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(jobs.open(slug).design().job().array().tilt().si()).isEqualTo(10);
+
+        // what this window made itself goes back at once
+        page.locator("[data-path=\"$.array.tilt\"]").selectOption("5 deg");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        page.locator("#undo").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
+    }
+
+    @Test
     void aServerThatDoesNotAnswerIsSaidAndNothingTypedIsLost() {
         page.navigate(server.address("/jobs/" + slug));
         page.route("**/change", route -> route.abort());

@@ -67,6 +67,42 @@ class SurveyTest {
                 .isNull();
     }
 
+    private static HoldDowns.Answer may(Design d, String way) {
+        return HoldDowns.of(d.job(), way).answer();
+    }
+
+    @Test
+    void whatMayHoldTheArrayGoesByCoveringAgeGravelAndDeck() {
+        Design bare = surveyed(answers());
+        assertThat(may(bare, "ballast")).isEqualTo(HoldDowns.Answer.PERMITTED);
+        assertThat(may(bare, "screwed")).isEqualTo(HoldDowns.Answer.NOT_KNOWN);
+        assertThat(may(bare, "clamped")).isEqualTo(HoldDowns.Answer.NOT_PERMITTED);
+        assertThat(check(bare, "array.hold-down-ballast")).isNull();
+
+        Map<String, Object> onConcrete = answers("coverAge", 5);
+        Object[] concrete = {"roof.covering", "TPO", "roof.buildUps", List.of(Map.of("face", 0, "deck", "concrete"))};
+        Design slab = surveyed(onConcrete, concrete);
+        assertThat(may(slab, "bolted")).isEqualTo(HoldDowns.Answer.PERMITTED);
+        assertThat(may(slab, "screwed")).isEqualTo(HoldDowns.Answer.NOT_PERMITTED);
+        assertThat(may(slab, "bonded")).isEqualTo(HoldDowns.Answer.PERMITTED);
+        assertThat(may(surveyed(answers("coverAge", 15), concrete), "bonded")).isEqualTo(HoldDowns.Answer.ASK);
+        assertThat(may(surveyed(answers("coverAge", 5, "gravel", "yes"), concrete), "bonded"))
+                .isEqualTo(HoldDowns.Answer.ASK);
+
+        Map<String, Object> screwed = new java.util.LinkedHashMap<>(
+                Map.of("tension", "4 kN", "shear", "3 kN", "mostBlocks", 0, "bays", "", "kind", "screwed"));
+        Object[] all = {
+            concrete[0], concrete[1], concrete[2], concrete[3], "array.attachments", screwed, "site.sds", 0.5
+        };
+        assertThat(check(surveyed(onConcrete, all), "array.hold-down-screwed").verdict())
+                .isEqualTo(Verdict.FAILS);
+        screwed.put("kind", "bolted");
+        assertThat(check(surveyed(onConcrete, all), "array.hold-down-bolted")).isNull();
+        screwed.remove("kind");
+        assertThat(check(surveyed(onConcrete, all), "array.attachment-kind").verdict())
+                .isEqualTo(Verdict.NOT_ESTABLISHED);
+    }
+
     @Test
     void aWarrantyAddsItsStepsAndNoneAddsNone() {
         Design d = surveyed(answers(

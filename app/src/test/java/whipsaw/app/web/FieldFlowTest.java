@@ -56,6 +56,7 @@ class FieldFlowTest extends ServedTest {
         try (Page page = server.page(390, 844, faults)) {
             page.navigate(server.address("/jobs/" + slug + "/field/tape"));
             Locator pad = page.locator("#pad");
+            double keysAt = pad.boundingBox().y;
             for (String side : List.of("120", "80", "120", "80")) {
                 for (char digit : side.toCharArray()) {
                     pad.locator(".k" + digit).click();
@@ -69,6 +70,8 @@ class FieldFlowTest extends ServedTest {
             assertThat(page.locator("#tape"))
                     .hasValue("120' 6 1/2\", left\n80' 6 1/2\", left\n120' 6 1/2\", left\n80' 6 1/2\", left\n");
             assertThat(page.locator("#tape-words")).containsText("4 edges");
+            // keys that move under a finger are not pressed
+            assertThat(pad.boundingBox().y).isEqualTo(keysAt);
             assertThat(pad.locator(".k5").boundingBox().height).isGreaterThan(GLOVE_PX);
             page.locator("#across").click();
             assertThat(page.locator("#tape")).hasValue(Pattern.compile("diagonal 1-3 $"));

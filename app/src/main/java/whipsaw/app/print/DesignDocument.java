@@ -13,6 +13,7 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.working.Step;
 import whipsaw.core.working.Working;
@@ -150,6 +151,11 @@ public final class DesignDocument {
         AcRun run = design.run();
         Map<String, Object> map = new LinkedHashMap<>();
         map.put("length_m", run.lengthM());
+        SnowOnRun snow = design.snowOnRun();
+        if (snow != null) {
+            map.put("deepest_snow_m", snow.deepestM());
+            map.put("deepest_snow_at_m", snow.atM());
+        }
         if (run.sizing() != null) {
             map.put("current_A", run.current().currentA());
             map.put("feasible", run.sizing().feasible());

@@ -24,6 +24,7 @@ import whipsaw.core.run.AcRun;
 import whipsaw.core.site.GivenSnow;
 import whipsaw.core.site.Topography;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -298,6 +299,15 @@ public record JobSheet(
         }
         AcRun run = design.run();
         facts.add(new Fact("AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
+        SnowOnRun snow = design.snowOnRun();
+        if (snow != null) {
+            facts.add(new Fact(
+                    "AC run, snow at its deepest",
+                    Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM())
+                            + ", "
+                            + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
+                            + " from where the run starts: raise or protect conduit and boxes there"));
+        }
         if (run.sizing() != null && run.sizing().feasible()) {
             String material = design.job().electrical().run().material();
             facts.add(new Fact(

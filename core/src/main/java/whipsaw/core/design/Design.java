@@ -21,6 +21,7 @@ import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.RowSnow;
+import whipsaw.core.structure.SnowOnRun;
 
 /**
  * Everything that follows from a job.
@@ -84,5 +85,10 @@ public record Design(
             case NEEDS_ENGINEER, NOT_ESTABLISHED -> 3;
             default -> 0;
         };
+    }
+
+    /** How deep snow lies on the AC run; null where that is not known. */
+    public SnowOnRun snowOnRun() {
+        return SnowOnRun.of(job, plan, site, rowSnow);
     }
 }

@@ -12,6 +12,7 @@ import whipsaw.core.run.AcRun;
 import whipsaw.core.run.Ampacity;
 import whipsaw.core.run.ConductorSizing;
 import whipsaw.core.run.VoltageDrop;
+import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.ConductorTables;
 import whipsaw.core.units.Dimension;
@@ -164,7 +165,7 @@ final class CircuitFigures {
         AcRun run = design.run();
         UnitSystem units = design.job().project().units();
         String length = Show.both(units, Dimension.ROOF_LENGTH, run.lengthM());
-        return Working.of("run.length", "Length of the AC run, one way", length)
+        Working.Builder w = Working.of("run.length", "Length of the AC run, one way", length)
                 .step(
                         "L",
                         "plan, vertical legs and slack",
@@ -185,7 +186,26 @@ final class CircuitFigures {
                                 "slack",
                                 "slack, %",
                                 Show.number(design.job().electrical().run().slackPct(), 1),
-                                null))
+                                null));
+        SnowOnRun snow = design.snowOnRun();
+        if (snow == null) {
+            return w.build();
+        }
+        return w.step(
+                        "d",
+                        "deepest snow on the run, "
+                                + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
+                                + " from where it starts; "
+                                + Show.both(units, Dimension.ROOF_LENGTH, snow.evenM())
+                                + " without drifts",
+                        "{p} / {weight}",
+                        Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM()),
+                        design.job().site().code() instanceof Job.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",
+                        Term.computed(
+                                "p", "all snow there", Show.both(units, Dimension.LOAD, snow.loadPa()), "site.drift"),
+                        Term.computed("weight", "of snow", significant(snow.weightNPerM3() / 1000, 3) + " kN/m³", null))
+                .note("Snow on the roof as the code drifts it. Conduit, supports and boxes below that depth are buried:"
+                        + " raise them or protect them, and mark them for who clears the roof.")
                 .build();
     }
 

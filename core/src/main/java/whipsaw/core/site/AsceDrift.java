@@ -43,8 +43,7 @@ public record AsceDrift(
         Unit ft = Unit.FOOT;
         double ground = psf.fromSi(in.groundPa());
         double flat = psf.fromSi(in.flatPa());
-        double density =
-                Math.min(t.value("density_slope") * ground + t.value("density_base_pcf"), t.value("density_most_pcf"));
+        double density = densityPcf(ground, t);
         double balanced = flat / density;
         double above = ft.fromSi(in.obstacleM()) - balanced;
         double fetch = Math.max(ft.fromSi(in.fetchM()), t.value("least_fetch_ft"));
@@ -75,6 +74,12 @@ public record AsceDrift(
                 drifts ? ft.toSi(width) : 0,
                 psf.toSi(surcharge),
                 psf.toSi(flat + surcharge));
+    }
+
+    /** Density of snow, ASCE 7-16 eq. 7.7-1. */
+    static double densityPcf(double groundPsf, ParameterTable t) {
+        return Math.min(
+                t.value("density_slope") * groundPsf + t.value("density_base_pcf"), t.value("density_most_pcf"));
     }
 
     /** Load at a distance from the obstacle; the balanced snow beyond the drift. */

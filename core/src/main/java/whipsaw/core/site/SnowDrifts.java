@@ -16,9 +16,10 @@ import whipsaw.core.units.Unit;
  * the building for a thing, both on the safe side.
  *
  * @param uniformPa snow without drifts
+ * @param weightNPerM3 of snow, as the code family drifts with it; NaN when the snow is an engineer's
  * @param sources that make a drift, the largest peak first
  */
-public record SnowDrifts(double uniformPa, List<Source> sources) {
+public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sources) {
 
     public SnowDrifts {
         sources = List.copyOf(sources);
@@ -95,7 +96,7 @@ public record SnowDrifts(double uniformPa, List<Source> sources) {
             }
         }
         sources.sort((a, b) -> Double.compare(b.peakPa(), a.peakPa()));
-        return new SnowDrifts(snow.roofPa(), sources);
+        return new SnowDrifts(snow.roofPa(), weight(snow, tables), sources);
     }
 
     private static void add(
@@ -139,6 +140,15 @@ public record SnowDrifts(double uniformPa, List<Source> sources) {
                     : null;
         }
         return null;
+    }
+
+    private static double weight(SnowLoad snow, CodeTables tables) {
+        if (snow instanceof AsceSnow asce) {
+            Unit psf = Unit.POUND_PER_SQUARE_FOOT;
+            double pcf = AsceDrift.densityPcf(psf.fromSi(asce.input().groundPa()), tables.drift());
+            return psf.toSi(pcf) / Unit.FOOT.toSi(1);
+        }
+        return snow instanceof EnSnow ? 1000 * tables.en().recommended("snow_weight_kN_per_m3") : Double.NaN;
     }
 
     /** Extent of the roof square to an edge. */

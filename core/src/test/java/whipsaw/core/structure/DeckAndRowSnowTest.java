@@ -168,6 +168,43 @@ class DeckAndRowSnowTest {
                 .isNull();
     }
 
+    private static Map<String, Object> run(String x, String y1, String y2) {
+        return Map.of("points", List.of(Map.of("x", x, "y", y1), Map.of("x", x, "y", y2)));
+    }
+
+    @Test
+    void snowOnTheRunIsDeepestAtTheParapetByTheWeightOfTheCode() {
+        // bare of modules where the run lies; a parapet of 3 ft along edge 1
+        Object[] roof = {
+            "site.snow",
+            "30 psf",
+            "roof.parapets",
+            List.of(Map.of("edge", 1, "height", "3 ft")),
+            "array.setback",
+            "15 m"
+        };
+        Map<String, Object> job = Jobs.document();
+        for (int i = 0; i < roof.length; i += 2) {
+            Jobs.with(job, (String) roof[i], roof[i + 1]);
+        }
+        Jobs.with(job, "electrical.run.points", run("2 m", "0.5 m", "20 m").get("points"));
+        Design d = Jobs.SOLVER.solve(JobReader.read(job, false).job());
+        SnowOnRun snow = d.snowOnRun();
+        // 7.7-1 by hand: 0.13 x 30 + 14 = 17.9 pcf
+        double newtons = 17.9 * 4.4482216152605 / Math.pow(0.3048, 3);
+        assertThat(snow.weightNPerM3()).isCloseTo(newtons, within(0.01));
+        assertThat(snow.evenM()).isCloseTo(d.site().snow().roofPa() / newtons, within(1e-9));
+        assertThat(snow.atM()).isZero();
+        assertThat(snow.deepestM()).isGreaterThan(snow.evenM() * 1.1).isLessThan(snow.evenM() + 3 * 0.3048);
+
+        Jobs.with(job, "electrical.run.points", run("2 m", "18 m", "20 m").get("points"));
+        SnowOnRun away = Jobs.SOLVER.solve(JobReader.read(job, false).job()).snowOnRun();
+        assertThat(away.deepestM()).isCloseTo(away.evenM(), within(1e-9));
+        Jobs.with(job, "site.snow", "0 psf");
+        assertThat(Jobs.SOLVER.solve(JobReader.read(job, false).job()).snowOnRun())
+                .isNull();
+    }
+
     @Test
     void whatRowsGatherLoadsMembersWithTheArrayAndNotWithout() {
         Object[] snowy = {"site.snow", "0.6 kPa", "array.tilt", "15 deg"};

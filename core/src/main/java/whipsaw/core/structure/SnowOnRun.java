@@ -1,0 +1,60 @@
+package whipsaw.core.structure;
+
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.LineString;
+import org.locationtech.jts.linearref.LengthIndexedLine;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.site.SnowDrifts;
+
+/**
+ * How deep snow lies where the AC run crosses the roof: even snow, drifts at parapets and plant, and behind rows of
+ * modules, the largest at each place. A load is a depth by the weight of snow the code family drifts with.
+ *
+ * @param evenM depth without drifts
+ * @param deepestM greatest depth along the run
+ * @param atM length along the run from its first point to there
+ * @param loadPa of all snow there
+ * @param weightNPerM3 of snow
+ */
+public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa, double weightNPerM3) {
+    private static final double STEP_M = 0.1;
+
+    /** Null without a run on the plan, and where the snow is not known, not there or an engineer's. */
+    public static SnowOnRun of(Job job, RoofPlan plan, SiteActions site, RowSnow rows) {
+        SnowDrifts drifts = site.drifts();
+        Coordinate[] points = job.electrical().run().points().stream()
+                .map(c -> new Coordinate(c.x().si(), c.y().si()))
+                .toArray(Coordinate[]::new);
+        if (drifts == null
+                || points.length < 2
+                || !(drifts.uniformPa() > 0)
+                || !job.roof().takesTrays()) {
+            return null;
+        }
+        LineString run = new GeometryFactory().createLineString(points);
+        LengthIndexedLine along = new LengthIndexedLine(run);
+        double most = -1;
+        double at = 0;
+        int steps = Math.max(1, (int) Math.ceil(run.getLength() / STEP_M));
+        for (int i = 0; i <= steps; i++) {
+            double m = run.getLength() * i / steps;
+            Coordinate c = along.extractPoint(m);
+            double more = plan.outline().distance(run.getFactory().createPoint(c)) > 0
+                    ? Double.NaN
+                    : Math.max(drifts.moreThanUniform(c.x, c.y), rows == null ? 0 : rows.moreThanUniform(c.x, c.y));
+            if (more > most) {
+                most = more;
+                at = m;
+            }
+        }
+        if (most < 0) {
+            return null;
+        }
+        double load = drifts.uniformPa() + most;
+        double weight = drifts.weightNPerM3();
+        return new SnowOnRun(drifts.uniformPa() / weight, load / weight, at, load, weight);
+    }
+}

@@ -179,6 +179,52 @@ class DrawingFlowTest extends ServedTest {
         page.keyboard().up("Alt");
     }
 
+    /** Opens the section a button stands in, as its heading would. */
+    private Locator shown(String selector) {
+        Locator found = page.locator(selector);
+        found.evaluate(
+                "e => { for (let d = e.closest('details'); d; d = d.parentElement.closest('details')) d.open = true; }");
+        return found;
+    }
+
+    @Test
+    void oneDragMakesAThingOfTheRightSize() {
+        int before = design().job().roof().obstructions().size();
+        shown("#draw-thing").click();
+        var edge = design().plan().outline().getEnvelopeInternal();
+        double[] from = pixel(edge.getMinX() + 20, edge.getMinY() + 12);
+        double[] to = pixel(edge.getMinX() + 23, edge.getMinY() + 14);
+        page.mouse().move(from[0], from[1]);
+        page.mouse().down();
+        page.mouse().move((from[0] + to[0]) / 2, (from[1] + to[1]) / 2);
+        page.mouse().move(to[0], to[1]);
+        page.mouse().up();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        List<Job.Obstruction> things = design().job().roof().obstructions();
+        assertThat(things).hasSize(before + 1);
+        Job.Obstruction made = things.get(before);
+        assertThat(made.width().si()).isCloseTo(3, within(0.2));
+        assertThat(made.depth().si()).isCloseTo(2, within(0.2));
+        assertThat(made.x().si()).isCloseTo(edge.getMinX() + 20, within(0.2));
+        assertThat(made.height().assumed()).isTrue();
+    }
+
+    @Test
+    void aRefusedTextStaysUntilItIsDealtWith() {
+        Locator height = shown("[data-path='$.roof.height']");
+        height.fill("twenty");
+        height.blur();
+        assertThat(page.locator(".entryline.wrong")).containsText("twenty");
+        page.locator("[data-path='$.array.tilt']").selectOption("5 deg");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(height).hasValue("twenty");
+        assertThat(page.locator(".entryline.wrong")).hasCount(1);
+        height.fill("21 ft");
+        height.blur();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(page.locator(".entryline.wrong")).hasCount(0);
+    }
+
     @Test
     void arrowsNudgeByWhatIsTyped() {
         BoundingBox box = page.locator("[data-obstruction=vent-1] .body").boundingBox();

@@ -138,6 +138,39 @@ class ImportFlowTest extends ServedTest {
     }
 
     @Test
+    void aGapThatIsListedIsClosedOnThePage() {
+        String slug = server.bean(JobService.class)
+                .create(JobReader.read(Seeds.newJob("en"), false).job());
+        double[][] ends = {{0, 0, 30, 0}, {30, 0.035, 30, 20}, {30, 20, 0, 20}, {0, 20, 0, 0}};
+        StringBuilder dxf = new StringBuilder(
+                "0\r\nSECTION\r\n2\r\nHEADER\r\n9\r\n$INSUNITS\r\n70\r\n6\r\n0\r\nENDSEC\r\n0\r\nSECTION\r\n2\r\nENTITIES\r\n");
+        for (double[] e : ends) {
+            dxf.append("0\r\nLINE\r\n8\r\nEAVES\r\n10\r\n%s\r\n20\r\n%s\r\n11\r\n%s\r\n21\r\n%s\r\n"
+                    .formatted(e[0], e[1], e[2], e[3]));
+        }
+        dxf.append("0\r\nENDSEC\r\n0\r\nEOF\r\n");
+        try (Page page = page()) {
+            page.navigate(server.address("/jobs/" + slug + "/import"));
+            page.locator("[name=upload]")
+                    .setInputFiles(new FilePayload(
+                            "eaves.dxf", "image/vnd.dxf", dxf.toString().getBytes(StandardCharsets.UTF_8)));
+            page.locator("button:has-text('Read it')").click();
+            assertThat(page.locator("label.entryline:has-text('EAVES:')")).containsText("0 closed of 1");
+            page.locator("[name=gap]").fill("20 mm");
+            page.locator("button:has-text('Close them')").click();
+            assertThat(page.locator("label.entryline:has-text('EAVES:')")).containsText("0 closed of 1");
+            page.locator("[name=gap]").fill("50 mm");
+            page.locator("button:has-text('Close them')").click();
+            assertThat(page.locator("label.entryline:has-text('EAVES:')")).containsText("1 closed of 1");
+            layer(page, "EAVES").selectOption("outline");
+            page.locator("button:has-text('Take it')").click();
+            page.locator("#bench[data-ready]").waitFor();
+        }
+        assertThat(server.bean(JobService.class).open(slug).design().plan().areaM2())
+                .isCloseTo(600, within(0.6));
+    }
+
+    @Test
     void whatIsNoDrawingIsRefusedInWords() {
         try (Page page = page()) {
             page.navigate(server.address("/jobs/milepost-hall/import"));

@@ -10,6 +10,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.FilePayload;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
@@ -54,6 +55,10 @@ class StructureFlowTest extends ServedTest {
             assertThat(page.locator("[data-path='$.array.attachments.bays']")).hasValue("D2");
             page.locator("#checks [data-check='array.attachments']").click();
             assertThat(page.locator("#working")).containsText("linear interaction");
+            // what attachments hold is no shortfall, and their places are not designed yet
+            String map = server.get("/jobs/" + slug + "/sheet?sheet=ballast").body();
+            assertThat(map).contains("+A", "not for setting out");
+            assertThat(Pattern.compile("\\d!").matcher(map).find()).isFalse();
             page.locator("#undo").click();
             assertThat(page.locator(CHECK)).containsText("fails");
             // the strengthening is seen done: nothing of it stops the job any more

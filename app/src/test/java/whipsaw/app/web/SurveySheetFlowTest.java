@@ -249,6 +249,11 @@ class SurveySheetFlowTest extends ServedTest {
                 page.locator("#underlay-form button").click();
                 page.locator("#bench[data-ready]").waitFor();
                 page.locator("#underlay").waitFor();
+                // under the roof, not below it
+                var under = page.locator("#underlay").boundingBox();
+                var roof = page.locator("#plan .outline").first().boundingBox();
+                assertThat(under.y).isLessThan(roof.y + roof.height / 2);
+                assertThat(under.y + under.height).isGreaterThan(roof.y + roof.height / 2);
                 double before = design(slug).job().survey().underlay().metresPerPixel();
                 openPart(page, "picture");
                 page.locator("#scale-picture").click();

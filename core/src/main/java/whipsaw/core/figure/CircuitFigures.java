@@ -191,6 +191,7 @@ final class CircuitFigures {
         if (snow == null) {
             return w.build();
         }
+        boolean drifted = !design.site().drifts().sources().isEmpty() || design.rowSnow() != null;
         return w.step(
                         "d",
                         "deepest snow on the run, "
@@ -202,7 +203,10 @@ final class CircuitFigures {
                         Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM()),
                         design.job().site().code() instanceof Job.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",
                         Term.computed(
-                                "p", "all snow there", Show.both(units, Dimension.LOAD, snow.loadPa()), "site.drift"),
+                                "p",
+                                "all snow there",
+                                Show.both(units, Dimension.LOAD, snow.loadPa()),
+                                drifted ? "site.drift" : "site.snow"),
                         Term.computed("weight", "of snow", significant(snow.weightNPerM3() / 1000, 3) + " kN/m³", null))
                 .note("Snow on the roof as the code drifts it. Conduit, supports and boxes below that depth are buried:"
                         + " raise them or protect them, and mark them for who clears the roof.")

@@ -48,6 +48,36 @@ class PairsTest {
         });
     }
 
+    @ParameterizedTest
+    @ValueSource(doubles = {0, 45, 90, 97, 135, 180, 200, 270, 315})
+    void rowsAndPositionsCountFromTheEndThatIsNamed(double facing) {
+        double top = 30;
+        Design d = pairedDesign("array.facing", Map.of("azimuth", facing + " deg"), "roof.upAzimuth", top + " deg");
+        List<ArrayLayout.Module> modules = d.layout().modules();
+        ArrayLayout.Module first = modules.get(0);
+        ArrayLayout.Module sameRow = modules.stream()
+                .filter(m -> m.row() == first.row())
+                .reduce((a, b) -> b)
+                .orElseThrow();
+        ArrayLayout.Module last = modules.get(modules.size() - 1);
+        assertThat(d.layout().countsFrom()).isEqualTo(compass(azimuth(d, sameRow, first, true) + top));
+        assertThat(d.layout().rowsFrom()).isEqualTo(compass(azimuth(d, last, first, false) + top));
+    }
+
+    /** Azimuth in the plan from one module to another, along the rows or across them. */
+    private static double azimuth(Design d, ArrayLayout.Module from, ArrayLayout.Module to, boolean along) {
+        var a = d.layout().frame().plan(along ? from.s() : 0, along ? 0 : from.t());
+        var b = d.layout().frame().plan(along ? to.s() : 0, along ? 0 : to.t());
+        return Math.toDegrees(Math.atan2(b.x - a.x, b.y - a.y));
+    }
+
+    private static String compass(double azimuthDeg) {
+        double turned = ((azimuthDeg % 360) + 360) % 360;
+        List<String> names = List.of(
+                "north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west", "north");
+        return names.get((int) Math.floor((turned + 22.5) / 45));
+    }
+
     @Test
     void valleysAreTheSettingAndWalkwaysLieInValleys() {
         Design d = pairedDesign("array.walkway", Map.of("every", 3, "first", 2, "width", "900 mm"));

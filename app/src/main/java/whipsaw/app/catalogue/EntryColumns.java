@@ -44,7 +44,12 @@ public final class EntryColumns {
                     text("imp", "I_mp", "13.06 A"),
                     text("vocCoefficient", "Coefficient of V_oc", "-0.25 %/C"),
                     text("vmpCoefficient", "Coefficient of V_mp", "-0.32 %/C"),
-                    text("largestFuse", "Largest fuse", "25 A")),
+                    text("largestFuse", "Largest fuse", "25 A"),
+                    text("clampLongFrom", "Clamps on the long side, from a corner, from", "250 mm"),
+                    text("clampLongTo", "Clamps on the long side, from a corner, to", "550 mm"),
+                    text("clampShortFrom", "Clamps on the short side, from a corner, from", "150 mm"),
+                    text("clampShortTo", "Clamps on the short side, from a corner, to", "350 mm"),
+                    text("holes", "Mounting holes, from a corner along the long side", "400 mm")),
             "inverter",
             List.of(
                     text("power", "Rated apparent power", "60 kVA"),

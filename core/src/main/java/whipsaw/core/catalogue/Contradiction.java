@@ -45,6 +45,9 @@ public record Contradiction(String key, String label, String value, String messa
         below(all, "imp", "Current at maximum power", m.imp(), m.isc(), "short-circuit current");
         coefficient(all, "vocCoefficient", "Coefficient of the open-circuit voltage", m.vocCoefficient());
         coefficient(all, "vmpCoefficient", "Coefficient of the voltage at maximum power", m.vmpCoefficient());
+        grip(all, "clampLongTo", "Clamps on the long side", m.clampLongFrom(), m.clampLongTo(), m.length());
+        grip(all, "clampShortTo", "Clamps on the short side", m.clampShortFrom(), m.clampShortTo(), m.width());
+        grip(all, "holes", "Mounting holes", null, m.holes(), m.length());
         double product = m.vmp().si() * m.imp().si();
         if (Math.abs(product - m.power().si()) > MOST_OFF * m.power().si()) {
             all.add(new Contradiction(
@@ -60,6 +63,24 @@ public record Contradiction(String key, String label, String value, String messa
                     m.power().typed(),
                     "is more than " + Show.number(MOST_W_PER_M2, 0) + " W/m² on " + Show.number(m.areaM2(), 2)
                             + " m²: check power, length and width"));
+        }
+    }
+
+    /** A place along the frame counts from the nearer corner, and a zone ends beyond where it begins. */
+    private static void grip(
+            List<Contradiction> all, String key, String label, Measure from, Measure to, Measure side) {
+        if (to == null) {
+            return;
+        }
+        if (from != null && from.si() >= to.si()) {
+            all.add(new Contradiction(key, label, to.typed(), "is not beyond where they begin, " + from.typed()));
+        }
+        if (Limits.above(to.si(), side.si() / 2)) {
+            all.add(new Contradiction(
+                    key,
+                    label,
+                    to.typed(),
+                    "is beyond the middle of a side of " + side.typed() + ": places count from the nearer corner"));
         }
     }
 

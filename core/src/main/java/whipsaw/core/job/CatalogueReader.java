@@ -41,9 +41,22 @@ final class CatalogueReader {
                 doc.measure("imp", Fields.MODULE_CURRENT),
                 doc.measure("vocCoefficient", Fields.COEFFICIENT),
                 doc.measure("vmpCoefficient", Fields.COEFFICIENT),
-                doc.measure("largestFuse", Fields.MODULE_CURRENT));
+                doc.measure("largestFuse", Fields.MODULE_CURRENT),
+                doc.measureOrNull("clampLongFrom", Fields.ALONG_FRAME),
+                doc.measureOrNull("clampLongTo", Fields.ALONG_FRAME),
+                doc.measureOrNull("clampShortFrom", Fields.ALONG_FRAME),
+                doc.measureOrNull("clampShortTo", Fields.ALONG_FRAME),
+                doc.measureOrNull("holes", Fields.ALONG_FRAME));
+        both(doc, "clampLongTo", "Clamps on the long side", type.clampLongFrom(), type.clampLongTo());
+        both(doc, "clampShortTo", "Clamps on the short side", type.clampShortFrom(), type.clampShortTo());
         doc.done();
         return type;
+    }
+
+    private static void both(Doc doc, String key, String label, Measure from, Measure to) {
+        if ((from == null) != (to == null)) {
+            doc.problem(key, label, "", "take two distances from a corner, for example 250 mm and 550 mm");
+        }
     }
 
     static InverterType inverter(Doc doc) {

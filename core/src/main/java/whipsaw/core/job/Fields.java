@@ -96,6 +96,7 @@ final class Fields {
     static final Field LEG = of("Vertical leg", Dimension.ROOF_LENGTH, 0, 200);
     static final Field ABOVE_ROOF = of("Raceway above the roof", Dimension.PART_LENGTH, 0, 2);
 
+    static final Field ALONG_FRAME = of("Place along the frame", Dimension.PART_LENGTH, 0, 1.5);
     static final Field MODULE_SIDE = of("Module side", Dimension.PART_LENGTH, 0.3, 3);
     static final Field MODULE_MASS = of("Module mass", Dimension.MASS, 3, 60);
     static final Field MODULE_POWER = of("Module power", Dimension.MODULE_POWER, 30, 1000);

@@ -182,6 +182,11 @@ public final class JobWriter {
                 .measure("vocCoefficient", m.vocCoefficient(), Quantity.PER_CENT_PER_DEGREE)
                 .measure("vmpCoefficient", m.vmpCoefficient(), Quantity.PER_CENT_PER_DEGREE)
                 .measure("largestFuse", m.largestFuse(), Quantity.CURRENT)
+                .length("clampLongFrom", m.clampLongFrom())
+                .length("clampLongTo", m.clampLongTo())
+                .length("clampShortFrom", m.clampShortFrom())
+                .length("clampShortTo", m.clampShortTo())
+                .length("holes", m.holes())
                 .map;
     }
 

@@ -23,6 +23,7 @@ class PlausibilityTest {
                 "41.95 V", "isc", "13.9 A"));
         body.putAll(Map.of(
                 "imp", "12.87 A", "vocCoefficient", "-0.27 %/C", "vmpCoefficient", "-0.34 %/C", "largestFuse", "25 A"));
+        body.putAll(Map.of("clampLongFrom", "250 mm", "clampLongTo", "550 mm", "holes", "400 mm"));
         return body;
     }
 
@@ -69,7 +70,11 @@ class PlausibilityTest {
                 "imp|9 A|voltage times current",
                 "vmp|60 V|open-circuit voltage",
                 "isc|12 A|short-circuit current",
-                "vmpCoefficient|0 %/C|falls in heat"
+                "vmpCoefficient|0 %/C|falls in heat",
+                "clampLongTo|250 mm|not beyond where they begin",
+                "clampLongTo|1200 mm|beyond the middle",
+                "holes|1141 mm|beyond the middle",
+                "clampShortTo|300 mm|take two distances"
             })
     void whatNoModuleCanBeIsRefused(String key, String value, String words) {
         Map<String, Object> body = module();

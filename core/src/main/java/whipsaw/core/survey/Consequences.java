@@ -1,6 +1,7 @@
 package whipsaw.core.survey;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
@@ -199,9 +200,59 @@ public final class Consequences {
                     Kind.LATER,
                     "dirt",
                     "Look at the soiling every " + Show.number(SurveyRules.value("look_" + dirt), 0) + " months",
-                    "",
+                    reach(survey.number("dirtDistance"), survey.number("dirtDirection")),
                     dirt + (survey.text("dirtDistance").isEmpty() ? "" : " at " + survey.text("dirtDistance")));
         }
+        if (survey.yes("newOccupant")) {
+            add(
+                    Kind.BEFORE,
+                    "new-occupant",
+                    "Ask the new occupant for flues and dust, and its use by the hour; look at the soiling again in a year",
+                    "",
+                    "a new occupant or trade since the last visit");
+        }
+    }
+
+    /**
+     * The nearest and the farthest module of a source of dirt, which lies at a distance from the nearest in a direction
+     * from the middle of the array; empty while either is not known.
+     */
+    private String reach(double distanceM, double azimuthDeg) {
+        if (Double.isNaN(distanceM)
+                || Double.isNaN(azimuthDeg)
+                || layout.modules().isEmpty()) {
+            return "";
+        }
+        double way = Math.toRadians(azimuthDeg - job.roof().upAzimuth().si());
+        double alongX = Math.sin(way);
+        double alongY = Math.cos(way);
+        Coordinate middle = new Coordinate(
+                layout.modules().stream()
+                        .mapToDouble(m -> middle(m).x)
+                        .average()
+                        .orElse(0),
+                layout.modules().stream()
+                        .mapToDouble(m -> middle(m).y)
+                        .average()
+                        .orElse(0));
+        double front = layout.modules().stream()
+                .mapToDouble(m -> (middle(m).x - middle.x) * alongX + (middle(m).y - middle.y) * alongY)
+                .max()
+                .orElse(0);
+        Coordinate source =
+                new Coordinate(middle.x + (front + distanceM) * alongX, middle.y + (front + distanceM) * alongY);
+        Comparator<ArrayLayout.Module> away =
+                Comparator.comparingDouble(m -> middle(m).distance(source));
+        ArrayLayout.Module near = layout.modules().stream().min(away).orElseThrow();
+        ArrayLayout.Module far = layout.modules().stream().max(away).orElseThrow();
+        return "nearest module " + near.number() + " at "
+                + Show.both(units, Dimension.ROOF_LENGTH, middle(near).distance(source)) + ", farthest " + far.number()
+                + " at " + Show.both(units, Dimension.ROOF_LENGTH, middle(far).distance(source));
+    }
+
+    private Coordinate middle(ArrayLayout.Module m) {
+        Coordinate[] c = layout.corners(m);
+        return new Coordinate((c[0].x + c[2].x) / 2, (c[0].y + c[2].y) / 2);
     }
 
     private long inDrift(Job.Obstruction o) {
@@ -212,9 +263,8 @@ public final class Consequences {
         double y = o.y().si() + o.depth().si() / 2;
         return layout.modules().stream()
                 .filter(m -> {
-                    Coordinate[] c = layout.corners(m);
-                    double dx = (c[0].x + c[2].x) / 2 - x;
-                    double dy = (c[0].y + c[2].y) / 2 - y;
+                    double dx = middle(m).x - x;
+                    double dy = middle(m).y - y;
                     double off = Math.abs((Math.toDegrees(Math.atan2(dx, dy)) - way + 900) % 360 - 180);
                     return Math.hypot(dx, dy) <= reach && off <= half;
                 })

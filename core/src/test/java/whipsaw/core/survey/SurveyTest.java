@@ -104,6 +104,29 @@ class SurveyTest {
     }
 
     @Test
+    void dirtFromTheWestIsNearestToTheWestEndAndANewOccupantIsAskedAbout() {
+        Design d = surveyed(answers("dirt", "farm", "dirtDistance", "80 m", "dirtDirection", "270 deg"));
+        String reach = consequences(d).get("dirt").amount();
+        var near = java.util.regex.Pattern.compile("nearest module (\\S+) at (\\S+) m")
+                .matcher(reach);
+        assertThat(near.find()).as(reach).isTrue();
+        double westmost = d.layout().modules().stream()
+                .mapToDouble(m -> d.layout().corners(m)[0].x)
+                .min()
+                .orElseThrow();
+        assertThat(d.layout().modules().stream()
+                        .filter(m -> m.number().equals(near.group(1)))
+                        .findFirst()
+                        .map(m -> d.layout().corners(m)[0].x))
+                .hasValue(westmost);
+        assertThat(Double.parseDouble(near.group(2))).isBetween(80.0, 80.2);
+        assertThat(consequences(surveyed(answers("dirt", "farm"))).get("dirt").amount())
+                .isEmpty();
+        assertThat(consequences(surveyed(answers("newOccupant", "yes")))).containsKey("new-occupant");
+        assertThat(consequences(d)).doesNotContainKey("new-occupant");
+    }
+
+    @Test
     void aWarrantyAddsItsStepsAndNoneAddsNone() {
         Design d = surveyed(answers(
                 "warrantyHolder",

@@ -209,7 +209,7 @@ public record JobSheet(
             facts.add(new Fact("Blocks", part(design, units, loads.ballastKg())));
             facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
             facts.add(new Fact(
-                    "Average over the array",
+                    "Average over the array, walkways not counted",
                     Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
             facts.add(new Fact(
                     "Average over the whole roof",

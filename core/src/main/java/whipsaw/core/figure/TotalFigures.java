@@ -227,7 +227,9 @@ final class TotalFigures {
                                 Show.both(
                                         units, Dimension.AREA, loads.footprint().areaM2()),
                                 null));
-        return w.note("An average is told and not judged: what counts is the heaviest part, and the heaviest bay.")
+        return w.note(
+                        "An average is told and not judged: what counts is the heaviest part, and the heaviest bay. It leaves the"
+                                + " walkways out, which lie in the square that is judged: with many of them the average can be the larger.")
                 .note("Snow, drift and ponding are not in this load; they are for the engineer's check.")
                 .build();
     }
@@ -284,6 +286,7 @@ final class TotalFigures {
                         design.plan().bays().isEmpty()
                                 ? "No bays are known: a typical bay stands for them. Change the table where members carry less."
                                 : "Bays are judged beside it.")
+                .note("Walkways and gaps in the square count as roof that carries nothing.")
                 .note(
                         "Snow, drift, wind and ponding are not in this load; members and deck are checked with them where they are entered.")
                 .build();

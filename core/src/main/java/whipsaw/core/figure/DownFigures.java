@@ -113,8 +113,10 @@ final class DownFigures {
                     design.holdDown().demands().get(worst.shares().get(0).module());
             w.step(
                     "p_m",
-                    "on module " + d.module().number() + " in plan, at the area its uplift was found for",
-                    "{p} · cos {tilt}",
+                    "on module " + d.module().number()
+                            + " in plan, at the area its uplift was found for; its area in plan and the part that acts"
+                            + " downwards both go with the cosine of the tilt",
+                    "{p}",
                     Show.both(
                             units,
                             Dimension.LOAD,
@@ -124,12 +126,7 @@ final class DownFigures {
                             "p",
                             "square to the module",
                             Show.both(units, Dimension.LOAD, d.pressure().downPa()),
-                            "uplift/" + d.module().number()),
-                    Term.given(
-                            "tilt",
-                            "tilt",
-                            design.job().array().tilt().typed(),
-                            design.job().array().tilt()));
+                            "uplift/" + d.module().number()));
         }
         return w.note(
                         design.faceWind() == null

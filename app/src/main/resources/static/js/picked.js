@@ -118,7 +118,7 @@ export class Picked {
     const field = document.createElement("input");
     field.id = "nudge";
     field.value = this.steps.get(this.thing)?.typed ?? typedLength(this.data.unit / 2, this.data.unit);
-    field.addEventListener("change", () => this.readStep(field.value));
+    field.addEventListener("change", () => (this.reading = this.readStep(field.value)));
     label.append(field);
     const fault = document.createElement("span");
     fault.className = "fault";

@@ -202,8 +202,9 @@ export class Plan {
     ];
   }
 
-  /** Moves an obstruction by steps in a direction of the sheet. */
-  nudge(id, way, times) {
+  /** Moves an obstruction by steps in a direction of the sheet; a step just typed is read first. */
+  async nudge(id, way, times) {
+    await this.picked.reading;
     const element = this.svg.querySelector(`[data-obstruction="${CSS.escape(id)}"], [data-pin="${CSS.escape(id)}"]`);
     const { x, y } = this.rectOf(element);
     const step = (this.picked.thing === id ? this.picked.step() : HALF * this.data.unit) * times;

@@ -71,13 +71,13 @@ public final class StructureEntry extends EntryFields {
                 measure(PATH + ".live", "Roof live load", Dimension.LOAD, s.live(), "none"),
                 measure(
                         PATH + ".windDown",
-                        "Wind pressing on the roof, engineer's",
+                        "Downward wind pressure, engineer's",
                         Dimension.LOAD,
                         s.windDown(),
                         "by the code's method"),
                 measure(
                         PATH + ".seismicWeight",
-                        "Weight an earthquake moves, engineer's",
+                        "Seismic weight of the building, engineer's",
                         Dimension.MASS,
                         s.seismicWeight(),
                         "the roof alone"),

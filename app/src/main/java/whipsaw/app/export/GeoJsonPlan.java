@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.locationtech.jts.algorithm.Orientation;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.app.Product;
 import whipsaw.app.store.Json;
@@ -90,24 +91,15 @@ public final class GeoJsonPlan {
     }
 
     private void area(String layer, List<Coordinate> corners, Map<String, Object> properties) {
+        List<Coordinate> closed = new ArrayList<>(corners);
+        closed.add(corners.get(0));
+        // outer rings run counter-clockwise, RFC 7946 3.1.6; the plane keeps the way they run
+        if (!Orientation.isCCW(closed.toArray(Coordinate[]::new))) {
+            Collections.reverse(closed);
+        }
         List<List<Double>> ring = new ArrayList<>();
-        corners.forEach(c -> ring.add(position(c)));
-        // outer rings run counter-clockwise, RFC 7946 3.1.6
-        if (twiceArea(ring) < 0) {
-            Collections.reverse(ring);
-        }
-        ring.add(ring.get(0));
+        closed.forEach(c -> ring.add(position(c)));
         feature(layer, properties, "Polygon", List.of(ring));
-    }
-
-    private static double twiceArea(List<List<Double>> ring) {
-        double twice = 0;
-        for (int i = 0; i < ring.size(); i++) {
-            List<Double> a = ring.get(i);
-            List<Double> b = ring.get((i + 1) % ring.size());
-            twice += a.get(0) * b.get(1) - b.get(0) * a.get(1);
-        }
-        return twice;
     }
 
     private void feature(String layer, Map<String, Object> more, String type, Object coordinates) {

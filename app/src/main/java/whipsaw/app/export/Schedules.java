@@ -89,7 +89,7 @@ public final class Schedules {
                     !known || !p.ballast().full()
                             ? ""
                             : p.ballast().lacks()
-                                    ? "lacks blocks"
+                                    ? "short of blocks"
                                     : "attachments, places not designed: not for setting out",
                     known ? number(p.ballast().placedKg(), 2) : null,
                     known ? number(Unit.POUND.fromSi(p.ballast().placedKg()), 1) : null);

@@ -304,9 +304,12 @@ public record JobSheet(
             facts.add(new Fact(
                     "AC run, snow at its deepest",
                     Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM())
-                            + ", "
-                            + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
-                            + " from where the run starts: raise or protect conduit and boxes there"));
+                            + (snow.even()
+                                    ? ", no drift reaches it"
+                                    : ", "
+                                            + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
+                                            + " from where the run starts")
+                            + ": raise or protect conduit and boxes there"));
         }
         if (run.sizing() != null && run.sizing().feasible()) {
             String material = design.job().electrical().run().material();

@@ -55,7 +55,9 @@ public record Totals(List<Cell> cells, String codes, String status) {
                         new Cell(
                                 "Added load, heaviest",
                                 known ? Show.brief(units, Dimension.LOAD, load) : "?",
-                                known ? "average " + Show.brief(units, Dimension.LOAD, average) : "not established",
+                                known
+                                        ? "average " + Show.brief(units, Dimension.LOAD, average) + " excl. walkways"
+                                        : "not established",
                                 "roof.window")),
                 design.job().site().code().codes(),
                 status.words());

@@ -231,7 +231,6 @@ class DrawingFlowTest extends ServedTest {
         page.mouse().click(box.x + box.width / 2, box.y + box.height / 2);
         page.locator("#nudge").fill("150 mm");
         page.locator("#nudge").press("Tab");
-        page.waitForTimeout(200);
         double x = vent().x().si();
         page.locator("#picked [aria-label='Move right on the sheet']").click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");

@@ -53,7 +53,7 @@ final class ExistingChecks {
         boolean over = Limits.above(e.lateral(), most);
         checks.add(Check.stated(
                 "existing.lateral",
-                "Weight that an earthquake moves",
+                "Seismic weight with the array",
                 percent(e.lateral()) + (e.byEngineer() ? " more than the building's" : " more than the roof's own"),
                 "up to " + percent(most),
                 over ? Verdict.NEEDS_ENGINEER : Verdict.PASSES,

@@ -194,11 +194,13 @@ final class CircuitFigures {
         boolean drifted = !design.site().drifts().sources().isEmpty() || design.rowSnow() != null;
         return w.step(
                         "d",
-                        "deepest snow on the run, "
-                                + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
-                                + " from where it starts; "
-                                + Show.both(units, Dimension.ROOF_LENGTH, snow.evenM())
-                                + " without drifts",
+                        snow.even()
+                                ? "snow on the run, no drift reaches it"
+                                : "deepest snow on the run, "
+                                        + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
+                                        + " from where it starts; "
+                                        + Show.both(units, Dimension.ROOF_LENGTH, snow.evenM())
+                                        + " without drifts",
                         "{p} / {weight}",
                         Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM()),
                         design.job().site().code() instanceof Job.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",

@@ -28,7 +28,7 @@ final class DownFigures {
         UnitSystem units = design.job().project().units();
         String answer = Show.both(units, Dimension.LOAD, down.roofPa(EXAMPLE_M2));
         String area = Show.both(units, Dimension.AREA, EXAMPLE_M2);
-        Working.Builder w = Working.of("wind.down", "Wind pressing on the roof", answer + " on " + area);
+        Working.Builder w = Working.of("wind.down", "Downward wind pressure", answer + " on " + area);
         DownWind.Made made = down.made();
         boolean en = design.job().site().code() instanceof Job.EnSite;
         if (made != null && en) {

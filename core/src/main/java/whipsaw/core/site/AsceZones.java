@@ -21,12 +21,9 @@ import whipsaw.core.units.Show;
 public record AsceZones(RoofPlan plan, double widthM, WindOutline outline, List<Envelope> boxes) implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
 
-    /** A corner cut or rounded within this part of the width is one corner. */
-    private static final double ROUNDED = 0.25;
-
     public static AsceZones of(RoofPlan plan, ParameterTable table) {
         double width = table.value("tilted_width_h") * plan.roof().height().si();
-        WindOutline outline = WindOutline.of(plan, ROUNDED * width, width);
+        WindOutline outline = WindOutline.of(plan, WindOutline.ASCE_ROUNDED * width, width);
         return new AsceZones(
                 plan,
                 width,

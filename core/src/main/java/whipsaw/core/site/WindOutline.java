@@ -2,8 +2,11 @@ package whipsaw.core.site;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
+import whipsaw.core.data.CsvRows;
 import whipsaw.core.roof.EdgeIndex;
 import whipsaw.core.roof.RoofPlan;
 
@@ -18,14 +21,15 @@ import whipsaw.core.roof.RoofPlan;
  * @param shape ring of the walls
  */
 public record WindOutline(List<RoofPlan.Edge> walls, List<ZoneCorner> corners, EdgeIndex index, Geometry shape) {
-    /** Walls that turn by less are one line. */
-    private static final double STRAIGHT_DEG = 0.5;
+    private static final Map<String, Double> RULES = CsvRows.shipped("site/wind-outline.csv").stream()
+            .collect(Collectors.toMap(row -> row.get("rule"), row -> CsvRows.number(row, "value")));
 
-    /** Short pieces that turn by more in all are no rounded corner: the lines beside them meet far away or nowhere. */
-    private static final double MOST_TURN_DEG = 150;
+    private static final double STRAIGHT_DEG = RULES.get("straight");
+    private static final double MOST_TURN_DEG = RULES.get("most_turn");
+    private static final double SHORT_M = RULES.get("short");
 
-    /** Pieces up to this long in all are short on any building. */
-    private static final double SHORT_M = 2;
+    /** Part of a zone's width of ASCE 7 within which a corner that is cut or rounded is one corner. */
+    static final double ASCE_ROUNDED = RULES.get("asce_rounded");
 
     private static final int SLICES = 16;
 

@@ -21,6 +21,12 @@ import whipsaw.core.site.SnowDrifts;
  */
 public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa, double weightNPerM3) {
     private static final double STEP_M = 0.1;
+    private static final double SAME_M = 1e-6;
+
+    /** Whether no drift reaches the run. */
+    public boolean even() {
+        return deepestM - evenM < SAME_M;
+    }
 
     /** Null without a run on the plan, and where the snow is not known, not there or an engineer's. */
     public static SnowOnRun of(Job job, RoofPlan plan, SiteActions site, RowSnow rows) {

@@ -91,6 +91,7 @@ public final class HoldDowns {
                     Answer.ASK,
                     "the covering is over " + (int) most + " years old: its maker says whether it holds");
         }
-        return new Way(holdDown, row.get("permitted").equals("ask") ? Answer.ASK : Answer.PERMITTED, reason);
+        String unknown = Double.isNaN(age) ? "; the age of the covering is not surveyed" : "";
+        return new Way(holdDown, row.get("permitted").equals("ask") ? Answer.ASK : Answer.PERMITTED, reason + unknown);
     }
 }

@@ -10,11 +10,12 @@ export class RoofData {
     Object.assign(this, JSON.parse(text));
     const kinds = unpack(this.kind);
     const strings = unpack(this.string);
+    const shade = unpack(this.shade);
     this.modules = [];
     for (const [row, column, s, t, count] of this.runs) {
       for (let i = 0; i < count; i++) {
         const at = this.modules.length;
-        this.modules.push({ row, column: column + i, s: s + i * this.column, t, kind: kinds[at], string: strings[at] });
+        this.modules.push({ row, column: column + i, s: s + i * this.column, t, kind: kinds[at], string: strings[at], shade: shade[at] });
       }
     }
     const { s, t, row, place, needed, placed, marks } = this.positions;
@@ -92,7 +93,8 @@ export class RoofData {
     const beside = { "!": `, ${p.needed} needed`, "+A": " and attachments" }[p.mark] ?? "";
     const counted = `${p.placed} ${p.placed === 1 ? "block" : "blocks"}${beside}`;
     const blocks = this.established ? counted : "blocks not established";
-    const module = m ? `, ${this.kinds[m.kind]}${m.string ? ", string " + m.string : ", in no string"}` : "";
+    const shade = m?.shade ? `, shaded at ${m.shade} of the half hours of the window` : "";
+    const module = m ? `, ${this.kinds[m.kind]}${m.string ? ", string " + m.string : ", in no string"}${shade}` : "";
     return `Row ${p.row}, position ${p.place}: ${blocks}${module}`;
   }
 

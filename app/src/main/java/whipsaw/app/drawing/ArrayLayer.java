@@ -1,5 +1,6 @@
 package whipsaw.app.drawing;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
@@ -85,8 +86,10 @@ final class ArrayLayer {
         String words = "heaviest: "
                 + Show.in(
                         design.job().project().units(), Dimension.LOAD, w.load().loadPa());
-        Coordinate at = layout.frame().plan(w.s(), w.t() + w.acrossM() + size * 0.3);
-        svg.text("class=\"heaviestname\" font-size=\"" + Svg.u(size) + "\"", at.x, at.y, words);
+        // above its upper left corner, where the row numbers are not
+        double left = Arrays.stream(c).mapToDouble(p -> p.x).min().orElseThrow();
+        double top = Arrays.stream(c).mapToDouble(p -> p.y).max().orElseThrow();
+        svg.text("class=\"heaviestname\" font-size=\"" + Svg.u(size) + "\"", left, top + size * 0.3, words);
         svg.close("g");
     }
 

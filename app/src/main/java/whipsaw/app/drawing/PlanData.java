@@ -118,6 +118,11 @@ public final class PlanData {
         Repeats string = new Repeats();
         layout.modules().forEach(m -> string.add(strings.getOrDefault(m.index(), "")));
         data.put("string", string.list());
+        Repeats shade = new Repeats();
+        for (int instants : design.shade().instantsInWindow()) {
+            shade.add(instants);
+        }
+        data.put("shade", shade.list());
     }
 
     private static String words(UnitSystem units, PanelPressure p) {

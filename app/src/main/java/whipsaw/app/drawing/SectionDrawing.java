@@ -325,14 +325,19 @@ public final class SectionDrawing {
                 + "° in section from "
                 + (sun.fromA() ? "A" : "B");
         double on = sun.onModulesM();
+        int things = design.shade().at(at).modules().cardinality();
+        String byThings = things == 0
+                ? ""
+                : "; " + things + (things == 1 ? " module" : " modules") + " on the plan shaded by obstructions or parapets";
         if (section.panels().isEmpty()) {
-            return when + place;
+            return when + place + byThings;
         }
         return when
                 + place
+                + byThings
                 + (on > 0.001
-                        ? "; up to " + Show.in(units, Dimension.PART_LENGTH, on) + " of a module in shadow"
-                        : "; no module in shadow");
+                        ? "; up to " + Show.in(units, Dimension.PART_LENGTH, on) + " of a module in shadow in section"
+                        : "; no module in shadow in section");
     }
 
     private String words() {

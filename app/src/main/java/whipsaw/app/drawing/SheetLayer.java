@@ -1,5 +1,6 @@
 package whipsaw.app.drawing;
 
+import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -85,12 +86,26 @@ final class SheetLayer {
         svg.close("g");
     }
 
+    /** Modules that things shade at this instant. */
+    private void shaded(SolarTime sun) {
+        List<String> rings = design.shade().at(sun).modules().stream()
+                .mapToObj(i -> Svg.ring(List.of(
+                        design.layout().corners(design.layout().modules().get(i)))))
+                .toList();
+        if (!rings.isEmpty()) {
+            svg.raw("<defs><pattern id=\"shaded-hatch\" width=\"24\" height=\"24\" patternUnits=\"userSpaceOnUse\""
+                    + " patternTransform=\"rotate(20)\"><path class=\"shadedline\" d=\"M0 0V24\"/></pattern></defs>");
+            svg.path("class=\"shadedmodules\" fill=\"url(#shaded-hatch)\"", String.join("", rings));
+        }
+    }
+
     /** The sun around the north arrow, and shadows of parapets and plant. */
     void sun(SolarTime sun) {
         svg.open("g", "class=\"layer-sun\" id=\"sun\"");
         if (sun.elevationDeg() > 0) {
             Geometry shade = RoofShadows.of(design, sun);
             svg.path("class=\"roofshade\"", Svg.area(shade));
+            shaded(sun);
             double angle = Math.toRadians(
                     sun.azimuthDeg() - design.job().roof().upAzimuth().si());
             Coordinate at = rose();

@@ -82,6 +82,12 @@ public final class EntryForm extends EntryFields {
             return shut ? new Group(title, "", thing, common, fields) : new Group(title, "", thing, fields.get());
         }
 
+        /** The figure that tells more of a thing, or empty: of an obstruction its shade by the hour. */
+        public String figure() {
+            String of = "$.roof.obstructions[id=";
+            return thing.startsWith(of) ? "shade/" + thing.substring(of.length(), thing.length() - 1) : "";
+        }
+
         public boolean shut() {
             return !common.isEmpty();
         }

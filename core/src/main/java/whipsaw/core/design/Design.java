@@ -2,6 +2,7 @@ package whipsaw.core.design;
 
 import java.util.List;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ModuleShade;
 import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
@@ -85,6 +86,11 @@ public record Design(
             case NEEDS_ENGINEER, NOT_ESTABLISHED -> 3;
             default -> 0;
         };
+    }
+
+    /** Shade of parapets and things on the modules. */
+    public ModuleShade shade() {
+        return ModuleShade.of(job, plan, layout);
     }
 
     /** How deep snow lies on the AC run; null where that is not known. */

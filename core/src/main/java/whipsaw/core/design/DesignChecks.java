@@ -1,10 +1,12 @@
 package whipsaw.core.design;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ModuleShade;
 import whipsaw.core.array.PairSpacing;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
@@ -47,6 +49,7 @@ final class DesignChecks {
         if (design.job().roof().takesTrays()) {
             all.placed();
             all.rowShade();
+            all.thingShade();
             all.windScope();
             all.ballast();
             all.roofLoad();
@@ -228,6 +231,32 @@ final class DesignChecks {
                         source,
                         "array.gap",
                         "rows shade each other in the window: widen the gap, lower the tilt or shorten the window (a question of yield, not of safety)"));
+    }
+
+    /** What stands on the roof and shades modules in the window of the rows. */
+    private void thingShade() {
+        ModuleShade shade = design.shade();
+        if (shade.things().isEmpty() || design.layout().modules().isEmpty()) {
+            return;
+        }
+        BitSet shaded = new BitSet();
+        shade.inWindow().forEach(h -> shaded.or(h.modules()));
+        List<Integer> modules = shaded.stream().boxed().toList();
+        checks.add(
+                new Check(
+                        "array.shade",
+                        "Shading from obstructions and parapets",
+                        modules.size() + (modules.size() == 1 ? " module" : " modules")
+                                + " shaded in the window on the shortest day",
+                        "0",
+                        Double.NaN,
+                        modules.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
+                        modules.isEmpty() ? null : new Place("shaded modules", Place.Kind.MODULES, modules),
+                        "shadows of parapets and obstructions on each row",
+                        "array.shade",
+                        modules.isEmpty()
+                                ? ""
+                                : "leave them out, move them, or give them module electronics (a question of yield, not of safety)"));
     }
 
     /** Pairs are set close on purpose: the low sun shades them, which is said and not judged. */

@@ -48,6 +48,9 @@ public final class Figures {
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
+            case "array.shade" -> ShadeFigures.window(design);
+            case "shade" -> ShadeFigures.thing(design, place);
+            case "shaded" -> ShadeFigures.module(design, place);
             case "total.modules" -> TotalFigures.modules(design);
             case "total.dc" -> TotalFigures.dc(design);
             case "total.ac" -> TotalFigures.ac(design);
@@ -109,6 +112,7 @@ public final class Figures {
         keys.addAll(List.of(
                 "array.gap",
                 "array.setback",
+                "array.shade",
                 "total.dc",
                 "total.ac",
                 "total.ratio",

@@ -1,0 +1,298 @@
+package whipsaw.core.array;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.BitSet;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.ObstructionKinds;
+import whipsaw.core.roof.RoofPlan;
+
+/**
+ * Which modules stand in the shadow of parapets and things on a level roof, and when. Modules are taken at their own
+ * height and tilt: a shadow is thrown on the plane of each row, and a module counts as shaded as soon as any part of it
+ * is. Rows that shade each other are not in it ({@link RowSpacing}); nor are weather and the horizon.
+ */
+public final class ModuleShade {
+    /** Below it shadows have no end that matters. */
+    private static final double LEAST_ELEVATION_DEG = 1;
+
+    private static final int DAY_OF_MONTH = 21;
+
+    private static final int[] FIRST_OF_MONTH = {0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334};
+
+    private static final double YEAR_STEP_H = 0.5;
+
+    private final Job job;
+    private final ArrayLayout layout;
+    private final List<Caster> casters;
+    private final List<Row> rows;
+
+    /** What throws a shadow: vertical walls from the roof up. */
+    private record Caster(Thing thing, Coordinate[] ring, double heightM) {}
+
+    /** Modules of a row, in the order of their places. */
+    private record Row(double t, boolean looksBack, List<ArrayLayout.Module> modules) {}
+
+    /**
+     * A thing on the roof, or the parapet of an edge.
+     *
+     * @param id of the obstruction, or {@code edge-3}
+     */
+    public record Thing(String id, String name) {}
+
+    /**
+     * What one thing does at an instant.
+     *
+     * @param lengthM of its shadow at the height of the low edges; infinite while the sun is down
+     * @param modules indices of those that it shades in part or wholly
+     */
+    public record Shadow(Thing thing, double lengthM, BitSet modules) {}
+
+    /** All shadows of an instant; none while the sun is down. */
+    public record Hour(SolarTime sun, List<Shadow> shadows) {
+        public Hour {
+            shadows = List.copyOf(shadows);
+        }
+
+        /** Indices of all modules in shade. */
+        public BitSet modules() {
+            BitSet all = new BitSet();
+            shadows.forEach(s -> all.or(s.modules()));
+            return all;
+        }
+    }
+
+    private ModuleShade(Job job, RoofPlan plan, ArrayLayout layout) {
+        this.job = job;
+        this.layout = layout;
+        this.casters = casters(job, plan);
+        this.rows = rows(layout);
+    }
+
+    public static ModuleShade of(Job job, RoofPlan plan, ArrayLayout layout) {
+        return new ModuleShade(job, plan, layout);
+    }
+
+    private static List<Caster> casters(Job job, RoofPlan plan) {
+        List<Caster> all = new ArrayList<>();
+        if (!job.roof().fabric().flat()) {
+            return all;
+        }
+        for (Job.Obstruction o : job.roof().obstructions()) {
+            if (ObstructionKinds.shades(o) && o.height().si() > 0) {
+                Coordinate[] closed = RoofPlan.footprint(o).getCoordinates();
+                all.add(new Caster(
+                        new Thing(o.id(), o.name()),
+                        Arrays.copyOf(closed, closed.length - 1),
+                        o.height().si()));
+            }
+        }
+        for (RoofPlan.Edge e : plan.edges()) {
+            if (e.parapetHeightM() > 0) {
+                all.add(new Caster(
+                        new Thing("edge-" + e.number(), "parapet of edge " + e.number()),
+                        e.parapet(),
+                        e.parapetHeightM()));
+            }
+        }
+        return all;
+    }
+
+    private static List<Row> rows(ArrayLayout layout) {
+        List<Row> rows = new ArrayList<>();
+        int last = 0;
+        for (ArrayLayout.Module m : layout.modules()) {
+            if (m.row() != last) {
+                rows.add(new Row(m.t(), layout.looksBack(m.row()), new ArrayList<>()));
+                last = m.row();
+            }
+            rows.get(rows.size() - 1).modules().add(m);
+        }
+        return rows;
+    }
+
+    /** What can throw a shadow. */
+    public List<Thing> things() {
+        return casters.stream().map(Caster::thing).toList();
+    }
+
+    /** Shadows at a true solar time of a day. */
+    public Hour at(int day, double hour) {
+        return at(
+                SolarTime.of(job.site().latitude().si(), job.site().longitude().si(), day, hour));
+    }
+
+    /** Shadows under a sun. */
+    public Hour at(SolarTime sun) {
+        List<Shadow> shadows = new ArrayList<>();
+        if (sun.elevationDeg() > LEAST_ELEVATION_DEG) {
+            double reach = 1 / Math.tan(Math.toRadians(sun.elevationDeg()));
+            double[] to = towards(sun);
+            for (Caster c : casters) {
+                double over = Math.max(0, c.heightM() - layout.lowEdgeM());
+                shadows.add(new Shadow(c.thing(), over * reach, shaded(c, to, reach)));
+            }
+        }
+        return new Hour(sun, shadows);
+    }
+
+    /** Every half hour of the window on the shortest day, its ends included. */
+    public List<Hour> inWindow() {
+        int day = SolarTime.shortestDay(job.site().latitude().si());
+        List<Hour> hours = new ArrayList<>();
+        double from = job.array().windowFrom();
+        double to = job.array().windowTo();
+        int steps = Math.max(1, (int) Math.ceil((to - from) / YEAR_STEP_H - 1e-9));
+        for (int i = 0; i <= steps; i++) {
+            hours.add(at(day, from + (to - from) * i / steps));
+        }
+        return hours;
+    }
+
+    /**
+     * Share of the direct sun of a year that falls on a module while some of it is in shade, module by module: the 21st
+     * of every month by half hours, weighted with the cosine of incidence.
+     */
+    public double[] yearShare() {
+        double[] lost = new double[layout.modules().size()];
+        double[] all = {0, 0};
+        double tilt = slope();
+        for (int first : FIRST_OF_MONTH) {
+            for (double hour = YEAR_STEP_H / 2; hour < 24; hour += YEAR_STEP_H) {
+                Hour h = at(first + DAY_OF_MONTH, hour);
+                double[] to = towards(h.sun());
+                double length = Math.hypot(1, tilt);
+                double front = Math.max(0, to[2] - tilt * to[1]) / length;
+                double back = Math.max(0, to[2] + tilt * to[1]) / length;
+                if (h.sun().elevationDeg() <= 0) {
+                    continue;
+                }
+                all[0] += front;
+                all[1] += back;
+                h.modules().stream()
+                        .forEach(i -> lost[i] +=
+                                layout.looksBack(layout.modules().get(i).row()) ? back : front);
+            }
+        }
+        for (ArrayLayout.Module m : layout.modules()) {
+            lost[m.index()] /= all[layout.looksBack(m.row()) ? 1 : 0];
+        }
+        return lost;
+    }
+
+    /** How many instants of the window each module is in shade at. */
+    public int[] instantsInWindow() {
+        int[] count = new int[layout.modules().size()];
+        inWindow().forEach(h -> h.modules().stream().forEach(i -> count[i]++));
+        return count;
+    }
+
+    /** Unit vector to the sun: along the rows, across them, up. */
+    private double[] towards(SolarTime sun) {
+        double angle = Math.toRadians(sun.azimuthDeg() - job.roof().upAzimuth().si());
+        double level = Math.cos(Math.toRadians(sun.elevationDeg()));
+        double x = Math.sin(angle);
+        double y = Math.cos(angle);
+        return new double[] {
+            layout.frame().s(x, y) * level, layout.frame().t(x, y) * level, Math.sin(Math.toRadians(sun.elevationDeg()))
+        };
+    }
+
+    /** Rise over run of a module. */
+    private double slope() {
+        return (layout.highEdgeM() - layout.lowEdgeM()) / layout.depthM();
+    }
+
+    private BitSet shaded(Caster c, double[] to, double reach) {
+        BitSet shaded = new BitSet();
+        double far = c.heightM() * reach + layout.depthM();
+        for (int i = 0; i < c.ring().length; i++) {
+            double[] a = inFrame(c.ring()[i]);
+            double[] b = inFrame(c.ring()[(i + 1) % c.ring().length]);
+            // the shadow of a wall reaches no farther than its height takes it, away from the sun
+            double least = Math.min(a[1], b[1]) - far;
+            double most = Math.max(a[1], b[1]) + far;
+            for (int r = firstBehind(least - layout.depthM());
+                    r < rows.size() && rows.get(r).t() <= most;
+                    r++) {
+                mark(rows.get(r), a, b, c.heightM(), to, shaded);
+            }
+        }
+        return shaded;
+    }
+
+    private double[] inFrame(Coordinate c) {
+        return new double[] {layout.frame().s(c.x, c.y), layout.frame().t(c.x, c.y)};
+    }
+
+    private int firstBehind(double t) {
+        int low = 0;
+        int high = rows.size();
+        while (low < high) {
+            int middle = (low + high) >>> 1;
+            if (rows.get(middle).t() < t) {
+                low = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        return low;
+    }
+
+    /** Marks the modules of a row that the shadow of an upright wall falls on. */
+    private void mark(Row row, double[] a, double[] b, double heightM, double[] to, BitSet shaded) {
+        double g = row.looksBack() ? -slope() : slope();
+        double z0 = row.looksBack() ? layout.highEdgeM() : layout.lowEdgeM();
+        double facing = to[2] - g * to[1];
+        if (facing <= 0) {
+            return;
+        }
+        double[][] corners = {{a[0], a[1], 0}, {b[0], b[1], 0}, {b[0], b[1], heightM}, {a[0], a[1], heightM}};
+        List<double[]> shape = new ArrayList<>(8);
+        for (double[] p : corners) {
+            double along = (p[2] - z0 - g * (p[1] - row.t())) / facing;
+            shape.add(new double[] {p[0] - along * to[0], p[1] - along * to[1], along});
+        }
+        shape = kept(kept(kept(shape, 2, 0, 1), 1, row.t(), 1), 1, row.t() + layout.depthM(), -1);
+        if (shape.isEmpty()) {
+            return;
+        }
+        double from = shape.stream().mapToDouble(p -> p[0]).min().orElseThrow();
+        double until = shape.stream().mapToDouble(p -> p[0]).max().orElseThrow();
+        List<ArrayLayout.Module> modules = row.modules();
+        int i = 0;
+        int high = modules.size();
+        while (i < high) {
+            int middle = (i + high) >>> 1;
+            if (modules.get(middle).s() + layout.alongM() <= from) {
+                i = middle + 1;
+            } else {
+                high = middle;
+            }
+        }
+        for (; i < modules.size() && modules.get(i).s() < until; i++) {
+            shaded.set(modules.get(i).index());
+        }
+    }
+
+    /** The part of a convex shape on one side of a bound of a coordinate. */
+    private static List<double[]> kept(List<double[]> shape, int axis, double bound, int side) {
+        List<double[]> out = new ArrayList<>(shape.size() + 1);
+        for (int i = 0; i < shape.size(); i++) {
+            double[] p = shape.get(i);
+            double[] q = shape.get((i + 1) % shape.size());
+            double dp = (p[axis] - bound) * side;
+            double dq = (q[axis] - bound) * side;
+            if (dp >= 0) {
+                out.add(p);
+            }
+            if ((dp > 0 && dq < 0) || (dp < 0 && dq > 0)) {
+                double f = dp / (dp - dq);
+                out.add(new double[] {p[0] + f * (q[0] - p[0]), p[1] + f * (q[1] - p[1]), p[2] + f * (q[2] - p[2])});
+            }
+        }
+        return out;
+    }
+}

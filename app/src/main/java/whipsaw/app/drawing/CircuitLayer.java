@@ -7,6 +7,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.structure.LaidLoads;
 
 /** Strings as they are laid, and the AC run with its ends. */
 final class CircuitLayer {
@@ -54,6 +55,20 @@ final class CircuitLayer {
         return points;
     }
 
+    /** Supports of tray and pipe. */
+    private void laid() {
+        StringBuilder d = new StringBuilder();
+        double half = 0.15;
+        for (LaidLoads.Support s : LaidLoads.of(design.job(), design.plan()).supports()) {
+            d.append('M').append(Svg.u(s.x() - half)).append(' ').append(Svg.u(-s.y() - half));
+            d.append('h').append(Svg.u(2 * half)).append('v').append(Svg.u(2 * half));
+            d.append('h').append(Svg.u(-2 * half)).append('z');
+        }
+        if (d.length() > 0) {
+            svg.path("class=\"supports\"", d.toString());
+        }
+    }
+
     void run() {
         svg.open("g", "class=\"layer-run\"");
         List<Coordinate> points = new ArrayList<>();
@@ -63,6 +78,7 @@ final class CircuitLayer {
         StringBuilder d = new StringBuilder();
         points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
         svg.path("class=\"acrun\"", d.toString());
+        laid();
         double half = textM * 0.6;
         Coordinate from = points.get(0);
         PlanDrawing.rect(svg, "inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);

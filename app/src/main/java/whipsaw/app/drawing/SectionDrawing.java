@@ -328,7 +328,8 @@ public final class SectionDrawing {
         int things = design.shade().at(at).modules().cardinality();
         String byThings = things == 0
                 ? ""
-                : "; " + things + (things == 1 ? " module" : " modules") + " on the plan shaded by obstructions or parapets";
+                : "; " + things + (things == 1 ? " module" : " modules")
+                        + " on the plan shaded by obstructions or parapets";
         if (section.panels().isEmpty()) {
             return when + place + byThings;
         }

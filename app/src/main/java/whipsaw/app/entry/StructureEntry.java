@@ -52,6 +52,13 @@ public final class StructureEntry extends EntryFields {
         pallet.put("mass", us ? "~2000 lb" : "~900 kg");
         pallet.put("high", 1);
         all.add(new New("Set something down", PATH + ".setDowns", Json.write(pallet)));
+        Map<String, Object> laid = new LinkedHashMap<>();
+        laid.put("id", "@id");
+        laid.put("name", "Cable tray");
+        laid.put("perMetre", us ? "~6 lb/ft" : "~9 kg/m");
+        laid.put("support", us ? "~11 lb" : "~5 kg");
+        laid.put("spacing", us ? "~5 ft" : "~1.5 m");
+        all.add(new New("Lay tray or pipe", PATH + ".laid", Json.write(laid)));
         for (Structure.Members m : job.roof().fabric().structure().members()) {
             Map<String, Object> work = new LinkedHashMap<>();
             work.put("id", "@id");
@@ -111,6 +118,9 @@ public final class StructureEntry extends EntryFields {
         if (!pitched && !s.members().isEmpty()) {
             groups.add(deck(s.deck()));
         }
+        for (Structure.Laid l : s.laid()) {
+            laid(l, groups);
+        }
         for (Structure.SetDown d : s.setDowns()) {
             groups.add(setDown(d));
         }
@@ -160,6 +170,31 @@ public final class StructureEntry extends EntryFields {
                                 Dimension.PART_LENGTH,
                                 deck == null ? null : deck.width(),
                                 "a foot is shared over it")));
+    }
+
+    private void laid(Structure.Laid l, List<EntryForm.Group> groups) {
+        String path = PATH + ".laid[id=" + l.id() + "]";
+        groups.add(new EntryForm.Group(
+                "On the roof: " + l.name(),
+                "",
+                path,
+                List.of(
+                        text(path + ".name", "What", l.name()),
+                        measure(path + ".perMetre", "Weight with its cables", Dimension.LINE_LOAD, l.perMetre()),
+                        measure(path + ".support", "One support with its block", Dimension.MASS, l.support(), "none"),
+                        measure(path + ".spacing", "Supports every", Dimension.ROOF_LENGTH, l.spacing()))));
+        Structure.Line at = l.line();
+        String line = path + ".line";
+        String along = "along the AC run";
+        groups.add(new EntryForm.Group(
+                "Where " + l.name() + " lies",
+                line,
+                "",
+                List.of(
+                        measure(line + ".x", "From x", Dimension.ROOF_LENGTH, at == null ? null : at.x(), along),
+                        measure(line + ".y", "From y", Dimension.ROOF_LENGTH, at == null ? null : at.y(), along),
+                        measure(line + ".toX", "To x", Dimension.ROOF_LENGTH, at == null ? null : at.toX(), along),
+                        measure(line + ".toY", "To y", Dimension.ROOF_LENGTH, at == null ? null : at.toY(), along))));
     }
 
     private EntryForm.Group setDown(Structure.SetDown d) {

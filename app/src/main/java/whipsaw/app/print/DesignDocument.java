@@ -66,7 +66,8 @@ public final class DesignDocument {
         totals.put("blocks", known ? design.holdDown().blocks() : null);
         totals.put("missing_blocks", known ? design.holdDown().missingBlocks() : null);
         totals.put("ballast_kg", known ? loads.ballastKg() : null);
-        totals.put("array_kg", known ? loads.totalKg() : null);
+        totals.put("array_kg", known ? loads.arrayKg() : null);
+        totals.put("tray_and_pipe_kg", loads.laidKg());
         totals.put("footprint_m2", loads.footprint().areaM2());
         totals.put("added_load_Pa", known ? loads.footprint().loadPa() : null);
         totals.put(

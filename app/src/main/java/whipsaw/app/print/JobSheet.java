@@ -16,7 +16,6 @@ import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
-import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
@@ -207,16 +206,14 @@ public record JobSheet(
         boolean known = design.holdDown().established();
         if (known) {
             facts.add(new Fact("Blocks", part(design, units, loads.ballastKg())));
-            facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.totalKg())));
+            facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.arrayKg())));
+            for (RoofLoads.LaidLine l : loads.laid()) {
+                facts.add(new Fact(l.name(), part(design, units, l.kg())));
+            }
             facts.add(new Fact(
                     "Average over the array, walkways not counted",
                     Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
-            facts.add(new Fact(
-                    "Average over the whole roof",
-                    Show.both(
-                            units,
-                            Dimension.LOAD,
-                            loads.totalKg() * Ballast.GRAVITY / design.plan().areaM2())));
+            facts.add(new Fact("Average over the whole roof", Show.both(units, Dimension.LOAD, loads.wholeRoofPa())));
             if (loads.window() != null) {
                 facts.add(new Fact(
                         "Heaviest part of the array",

@@ -32,7 +32,8 @@ final class ShadeFigures {
         Working.Builder w = Working.of(
                 "array.shade",
                 "Shading from obstructions and parapets",
-                modules(all.cardinality()) + " in the window on " + day(hours.get(0).sun()));
+                modules(all.cardinality()) + " in the window on "
+                        + day(hours.get(0).sun()));
         for (ModuleShade.Hour h : hours) {
             String by = h.shadows().stream()
                     .filter(s -> !s.modules().isEmpty())

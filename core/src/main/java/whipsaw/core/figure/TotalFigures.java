@@ -195,7 +195,7 @@ final class TotalFigures {
                         "m",
                         "mass of the array",
                         "{modules} + {racking} + {ballast}",
-                        Show.both(units, Dimension.MASS, loads.totalKg()),
+                        Show.both(units, Dimension.MASS, loads.arrayKg()),
                         "",
                         Term.data(
                                 "modules",
@@ -220,13 +220,31 @@ final class TotalFigures {
                         "{m} · g / {A}",
                         answer,
                         "g = 9.80665 m/s²",
-                        Term.computed("m", "mass", Show.both(units, Dimension.MASS, loads.totalKg()), null),
+                        Term.computed("m", "mass", Show.both(units, Dimension.MASS, loads.arrayKg()), null),
                         Term.computed(
                                 "A",
                                 "footprint",
                                 Show.both(
                                         units, Dimension.AREA, loads.footprint().areaM2()),
                                 null));
+        for (RoofLoads.LaidLine l : loads.laid()) {
+            w.step(
+                    "",
+                    l.name() + " on the roof, " + Show.both(units, Dimension.ROOF_LENGTH, l.lengthM()) + " on "
+                            + l.supports() + " supports",
+                    "weight by length and supports",
+                    Show.both(units, Dimension.MASS, l.kg()),
+                    "beside the array");
+        }
+        w.step(
+                "q_r",
+                "average over the whole roof",
+                "({m} + {laid}) · g / {A_r}",
+                Show.both(units, Dimension.LOAD, loads.wholeRoofPa()),
+                "",
+                Term.computed("m", "array", Show.both(units, Dimension.MASS, loads.arrayKg()), null),
+                Term.computed("laid", "tray and pipe", Show.both(units, Dimension.MASS, loads.laidKg()), null),
+                Term.computed("A_r", "roof", Show.both(units, Dimension.AREA, loads.roofM2()), null));
         return w.note(
                         "An average is told and not judged: what counts is the heaviest part, and the heaviest bay. It leaves the"
                                 + " walkways out, which lie in the square that is judged: with many of them the average can be the larger.")
@@ -267,13 +285,13 @@ final class TotalFigures {
                                 tables.loadWindow().table()))
                 .step(
                         "q",
-                        "modules, racking and blocks in it, those on its sides by the part inside",
+                        "modules, racking, blocks and supports of tray and pipe in it, modules on its sides by the part inside",
                         "{m} · g / {A}",
                         answer,
                         "g = 9.80665 m/s²",
                         Term.computed(
                                 "m",
-                                "mass of " + window.modules().size() + " modules wholly or in part",
+                                "mass with " + window.modules().size() + " modules wholly or in part",
                                 Show.both(units, Dimension.MASS, window.load().massKg()),
                                 "total.blocks"),
                         Term.computed(

@@ -179,6 +179,6 @@ public final class DownWind {
      * was found for; -1 for modules parallel to a pitched roof, all alike.
      */
     public double modulePa(int module, double areaM2) {
-        return modules == null ? roofPa(areaM2) : modules.pa(module, areaM2);
+        return modules == null || module < 0 ? roofPa(areaM2) : modules.pa(module, areaM2);
     }
 }

@@ -79,6 +79,27 @@ final class FabricWriter {
                 .measure("seismicWeight", s.seismicWeight(), Quantity.MASS)
                 .measure("construction", s.construction(), Quantity.PRESSURE)
                 .put("setDowns", s.setDowns().isEmpty() ? null : Tree.list(s.setDowns(), FabricWriter::setDown))
+                .put("laid", s.laid().isEmpty() ? null : Tree.list(s.laid(), FabricWriter::laid))
+                .map;
+    }
+
+    private static Object laid(Structure.Laid l) {
+        return new Tree()
+                .put("id", l.id())
+                .put("name", l.name())
+                .put("line", l.line() == null ? null : line(l.line()))
+                .measure("perMetre", l.perMetre(), Quantity.LINE_LOAD)
+                .measure("support", l.support(), Quantity.MASS)
+                .length("spacing", l.spacing())
+                .map;
+    }
+
+    private static Object line(Structure.Line l) {
+        return new Tree()
+                .length("x", l.x())
+                .length("y", l.y())
+                .length("toX", l.toX())
+                .length("toY", l.toY())
                 .map;
     }
 

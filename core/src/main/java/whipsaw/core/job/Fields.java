@@ -61,6 +61,9 @@ final class Fields {
     static final Field CONSTRUCTION = of("Construction load allowed", Dimension.LOAD, 100, 50_000);
     static final Field SET_DOWN_SIDE = of("Side of what is set down", Dimension.ROOF_LENGTH, 0.2, 12);
     static final Field SET_DOWN_MASS = of("Mass of one pallet", Dimension.MASS, 5, 5_000);
+    static final Field LAID_LINE = of("Weight of tray or pipe by length", Dimension.LINE_LOAD, 1, 5_000);
+    static final Field SUPPORT_MASS = of("Mass of one support", Dimension.MASS, 0.05, 500);
+    static final Field SUPPORT_SPACING = of("Spacing of supports", Dimension.ROOF_LENGTH, 0.2, 12);
     static final Field LIVE = of("Roof live load", Dimension.LOAD, 0, 10_000);
     static final Field FIRST_MEMBER = of("First member from the grid line", Dimension.ROOF_LENGTH, 0, 30);
     static final Field MEMBER_SPACING = of("Spacing of members", Dimension.ROOF_LENGTH, 0.15, 30);

@@ -20,6 +20,7 @@ import whipsaw.core.units.Spacings;
  * @param seismicWeight weight of the building that an earthquake moves, by an engineer; null counts the roof alone
  * @param construction load that may be set down for a while, as an engineer allows it; null when not known
  * @param setDowns what is set down on the roof while building
+ * @param laid what lies on the roof for cables: tray, pipe and their supports
  */
 public record Structure(
         Measure dead,
@@ -33,10 +34,23 @@ public record Structure(
         Measure windDown,
         Measure seismicWeight,
         Measure construction,
-        List<SetDown> setDowns) {
+        List<SetDown> setDowns,
+        List<Laid> laid) {
     /** Nothing is known of it. */
     public static final Structure UNKNOWN = new Structure(
-            null, null, true, false, OnFaces.UNKNOWN, null, List.of(), List.of(), null, null, null, List.of());
+            null,
+            null,
+            true,
+            false,
+            OnFaces.UNKNOWN,
+            null,
+            List.of(),
+            List.of(),
+            null,
+            null,
+            null,
+            List.of(),
+            List.of());
 
     /** Name of the members a strengthening is for. */
     public String nameOf(Work work) {
@@ -51,6 +65,7 @@ public record Structure(
         members = List.copyOf(members);
         works = List.copyOf(works);
         setDowns = List.copyOf(setDowns);
+        laid = List.copyOf(laid);
     }
 
     /** The kinds of members. */
@@ -132,6 +147,19 @@ public record Structure(
             Measure depth,
             Measure mass,
             int high) {}
+
+    /**
+     * Tray or pipe with its cables on supports, as it comes.
+     *
+     * @param line where it lies; null where it follows the AC run
+     * @param perMetre weight of tray or pipe with the cables in it
+     * @param support mass of one support with its block; null where it has none of its own
+     * @param spacing from one support to the next
+     */
+    public record Laid(String id, String name, Line line, Measure perMetre, Measure support, Measure spacing) {}
+
+    /** A straight line on the plan. */
+    public record Line(Measure x, Measure y, Measure toX, Measure toY) {}
 
     /**
      * What a signature was given on.

@@ -15,6 +15,7 @@ final class StructureReader {
     private static final int MOST_MEMBERS = 60;
     private static final int MOST_WORKS = 400;
     private static final int MOST_SET_DOWNS = 200;
+    private static final int MOST_LAID = 100;
     private static final int MOST_BAYS = 2000;
 
     private StructureReader() {}
@@ -71,7 +72,8 @@ final class StructureReader {
                 doc.measureOrNull("windDown", Fields.WIND_DOWN),
                 doc.measureOrNull("seismicWeight", Fields.SEISMIC_WEIGHT),
                 doc.measureOrNull("construction", Fields.CONSTRUCTION),
-                setDowns(doc));
+                setDowns(doc),
+                laid(doc));
         doc.done();
         return structure;
     }
@@ -126,6 +128,39 @@ final class StructureReader {
             d.done();
         }
         return all;
+    }
+
+    private static List<Structure.Laid> laid(Doc doc) {
+        List<Structure.Laid> all = new ArrayList<>();
+        Set<String> ids = new HashSet<>();
+        for (Doc d : doc.objects("laid", "Tray and pipe on the roof", MOST_LAID)) {
+            Structure.Laid one = new Structure.Laid(
+                    d.text("id", "Id", 40),
+                    d.text("name", "What lies there", 60),
+                    line(d.objectOrNull("line", "Where it lies")),
+                    d.measure("perMetre", Fields.LAID_LINE),
+                    d.measureOrNull("support", Fields.SUPPORT_MASS),
+                    d.measure("spacing", Fields.SUPPORT_SPACING));
+            if (one.id() != null && !ids.add(one.id())) {
+                d.problem("id", "Id", one.id(), "is taken by another: give each its own");
+            }
+            all.add(one);
+            d.done();
+        }
+        return all;
+    }
+
+    private static Structure.Line line(Doc doc) {
+        if (doc == null) {
+            return null;
+        }
+        Structure.Line line = new Structure.Line(
+                doc.measure("x", Fields.COORDINATE),
+                doc.measure("y", Fields.COORDINATE),
+                doc.measure("toX", Fields.COORDINATE),
+                doc.measure("toY", Fields.COORDINATE));
+        doc.done();
+        return line;
     }
 
     private static Structure.OnFaces onFaces(Doc doc) {

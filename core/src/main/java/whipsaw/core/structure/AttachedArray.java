@@ -99,7 +99,7 @@ public record AttachedArray(Job.Attachments each, List<Group> groups, double pre
         } else if (Double.isNaN(site.sds())) {
             missing = "S_DS";
         }
-        Quake quake = missing.isEmpty() ? quake(each, site, loads.totalKg() * Ballast.GRAVITY, tables) : null;
+        Quake quake = missing.isEmpty() ? quake(each, site, loads.arrayKg() * Ballast.GRAVITY, tables) : null;
         return new AttachedArray(each, groups, press, quake, missing);
     }
 

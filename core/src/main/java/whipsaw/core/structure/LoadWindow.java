@@ -2,8 +2,10 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
@@ -55,9 +57,15 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
      *
      * @param sideM of the square; no longer than the roof and the array are, so that a small array is not spread thin
      * @param perModuleKg mass of every module with its racking and blocks
+     * @param supports of tray and pipe, which weigh in it too
      */
     static LoadWindow heaviest(
-            RoofPlan plan, ArrayLayout layout, double[] perModuleKg, double sideM, double allowancePa) {
+            RoofPlan plan,
+            ArrayLayout layout,
+            double[] perModuleKg,
+            List<LaidLoads.Support> supports,
+            double sideM,
+            double allowancePa) {
         if (layout.modules().isEmpty()) {
             return null;
         }
@@ -65,13 +73,14 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
         double along = Math.min(sideM, Math.min(roof.getWidth(), lengthM(layout)));
         double across = Math.min(sideM, Math.min(roof.getHeight(), depthM(layout)));
         List<Row> rows = rows(layout, perModuleKg);
-        double[] lefts = sides(rows, layout, along);
+        Points points = Points.of(supports, layout.frame());
+        double[] lefts = sides(rows, layout, along, points);
         double[][] inside = rows.stream().map(row -> inside(row, lefts, along)).toArray(double[][]::new);
         double best = -1;
         double bestS = 0;
         double bestT = 0;
         double[] kg = new double[lefts.length];
-        for (double t : lows(rows, layout, across)) {
+        for (double t : lows(rows, layout, across, points)) {
             Arrays.fill(kg, 0);
             for (int r = firstAbove(rows, t - layout.depthM());
                     r < rows.size() && rows.get(r).t() < t + across;
@@ -83,7 +92,9 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
                     kg[i] += part * inside[r][i];
                 }
             }
+            Points there = points.between(t, t + across);
             for (int i = 0; i < lefts.length; i++) {
+                kg[i] += there.kgIn(lefts[i], lefts[i] + along);
                 if (kg[i] > best * (1 + Limits.SLACK)) {
                     best = kg[i];
                     bestS = lefts[i];
@@ -110,17 +121,67 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
     }
 
     /** Where the left side of a window may lie: it or the right one on a side of a module. */
-    private static double[] sides(List<Row> rows, ArrayLayout layout, double along) {
-        return distinct(rows.stream()
-                .flatMapToDouble(row -> Arrays.stream(row.from())
-                        .flatMap(from -> DoubleStream.of(from, from + layout.alongM() - along)))
-                .toArray());
+    private static double[] sides(List<Row> rows, ArrayLayout layout, double along, Points points) {
+        DoubleStream modules = rows.stream().flatMapToDouble(row -> Arrays.stream(row.from())
+                .flatMap(from -> DoubleStream.of(from, from + layout.alongM() - along)));
+        DoubleStream supports = Arrays.stream(points.s()).flatMap(s -> DoubleStream.of(s, s - along));
+        return distinct(DoubleStream.concat(modules, supports).toArray());
     }
 
-    private static double[] lows(List<Row> rows, ArrayLayout layout, double across) {
-        return distinct(rows.stream()
-                .flatMapToDouble(row -> DoubleStream.of(row.t(), row.t() + layout.depthM() - across))
-                .toArray());
+    private static double[] lows(List<Row> rows, ArrayLayout layout, double across, Points points) {
+        DoubleStream modules =
+                rows.stream().flatMapToDouble(row -> DoubleStream.of(row.t(), row.t() + layout.depthM() - across));
+        DoubleStream supports = Arrays.stream(points.t()).flatMap(t -> DoubleStream.of(t, t - across));
+        return distinct(DoubleStream.concat(modules, supports).toArray());
+    }
+
+    /**
+     * Supports in order along the rows, with the mass up to each.
+     *
+     * @param kgTo mass of those before it; one more than there are
+     */
+    private record Points(double[] s, double[] t, double[] kg, double[] kgTo) {
+        static Points of(List<LaidLoads.Support> supports, ArrayFrame frame) {
+            List<LaidLoads.Support> sorted = supports.stream()
+                    .sorted(Comparator.comparingDouble(p -> frame.s(p.x(), p.y())))
+                    .toList();
+            return new Points(
+                            sorted.stream()
+                                    .mapToDouble(p -> frame.s(p.x(), p.y()))
+                                    .toArray(),
+                            sorted.stream()
+                                    .mapToDouble(p -> frame.t(p.x(), p.y()))
+                                    .toArray(),
+                            sorted.stream().mapToDouble(LaidLoads.Support::kg).toArray(),
+                            new double[0])
+                    .between(Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY);
+        }
+
+        /** Those between two places across the rows, both included. */
+        Points between(double from, double to) {
+            int[] in = IntStream.range(0, s.length)
+                    .filter(i -> t[i] >= from - SAME_M && t[i] <= to + SAME_M)
+                    .toArray();
+            double[] sum = new double[in.length + 1];
+            for (int i = 0; i < in.length; i++) {
+                sum[i + 1] = sum[i] + kg[in[i]];
+            }
+            return new Points(
+                    Arrays.stream(in).mapToDouble(i -> s[i]).toArray(),
+                    Arrays.stream(in).mapToDouble(i -> t[i]).toArray(),
+                    Arrays.stream(in).mapToDouble(i -> kg[i]).toArray(),
+                    sum);
+        }
+
+        /** Mass between two places along the rows, both included. */
+        double kgIn(double from, double to) {
+            return s.length == 0 ? 0 : kgTo[before(to + SAME_M)] - kgTo[before(from - SAME_M)];
+        }
+
+        private int before(double place) {
+            int i = Arrays.binarySearch(s, place);
+            return i < 0 ? -i - 1 : i;
+        }
     }
 
     /** In order, without those that hardly differ. */

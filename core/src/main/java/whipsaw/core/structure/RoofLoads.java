@@ -7,6 +7,7 @@ import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RectangleClip;
@@ -19,6 +20,8 @@ import whipsaw.core.table.CodeTables;
  * @param moduleKg all modules
  * @param rackingKg all racking
  * @param ballastKg all blocks
+ * @param laid tray and pipe on the roof
+ * @param roofM2 area of the whole roof
  * @param footprint average over the outline of the array, row gaps included
  * @param window where the array weighs most over a window of the agreed size; null without modules
  * @param bays average over each bay; empty without a grid
@@ -28,6 +31,8 @@ public record RoofLoads(
         double moduleKg,
         double rackingKg,
         double ballastKg,
+        List<LaidLine> laid,
+        double roofM2,
         RoofReserve footprint,
         LoadWindow window,
         List<BayLoad> bays,
@@ -45,8 +50,32 @@ public record RoofLoads(
         }
     }
 
-    public double totalKg() {
+    /**
+     * What one tray or pipe brings.
+     *
+     * @param lengthM on the plan
+     * @param supports that stand on the roof
+     * @param kg with them
+     */
+    public record LaidLine(String name, double lengthM, int supports, double kg) {}
+
+    /** The array alone. */
+    public double arrayKg() {
         return moduleKg + rackingKg + ballastKg;
+    }
+
+    public double laidKg() {
+        return laid.stream().mapToDouble(LaidLine::kg).sum();
+    }
+
+    /** All that is added. */
+    public double totalKg() {
+        return arrayKg() + laidKg();
+    }
+
+    /** Average over the whole roof. */
+    public double wholeRoofPa() {
+        return totalKg() * Ballast.GRAVITY / roofM2;
     }
 
     public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
@@ -57,8 +86,9 @@ public record RoofLoads(
                 : job.roof().allowance().load().si();
         int count = layout.modules().size();
         double ballastKg = holdDown.ballastKg();
-        double total = count * (moduleKg + rackingKg) + ballastKg;
-        RoofReserve footprint = RoofReserve.of(total, layout.footprintM2(), allowance);
+        double array = count * (moduleKg + rackingKg) + ballastKg;
+        LaidLoads laid = LaidLoads.of(job, plan);
+        RoofReserve footprint = RoofReserve.of(array, layout.footprintM2(), allowance);
 
         double[] inBay = new double[plan.bays().size()];
         int[] blocks = new int[plan.bays().size()];
@@ -74,6 +104,11 @@ public record RoofLoads(
                 spread(perModule[m.index()], layout.corners(m), plan, inBay);
             }
         }
+        for (LaidLoads.Support s : laid.supports()) {
+            if (!plan.bays().isEmpty()) {
+                inBay[bayAt(plan, new Coordinate(s.x(), s.y()))] += s.kg();
+            }
+        }
         List<BayLoad> bays = new ArrayList<>();
         BayLoad worst = null;
         for (int i = 0; i < inBay.length; i++) {
@@ -84,9 +119,18 @@ public record RoofLoads(
                 worst = load;
             }
         }
-        LoadWindow window =
-                LoadWindow.heaviest(plan, layout, perModule, tables.loadWindow().value("side_m"), allowance);
-        return new RoofLoads(count * moduleKg, count * rackingKg, ballastKg, footprint, window, bays, worst);
+        LoadWindow window = LoadWindow.heaviest(
+                plan, layout, perModule, laid.supports(), tables.loadWindow().value("side_m"), allowance);
+        return new RoofLoads(
+                count * moduleKg,
+                count * rackingKg,
+                ballastKg,
+                laid.lines(),
+                plan.areaM2(),
+                footprint,
+                window,
+                bays,
+                worst);
     }
 
     /** Mass of every module with its racking and its part of the blocks. */

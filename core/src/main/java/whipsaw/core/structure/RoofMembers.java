@@ -125,7 +125,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
         if (!missing.isEmpty()) {
             return new RoofMembers(List.of(), null, missing);
         }
-        List<Foot> feet = feet(job, layout, holdDown);
+        List<Foot> feet = feet(job, plan, layout, holdDown);
         MemberLoads loads = new MemberLoads(
                 structure,
                 site,
@@ -217,7 +217,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
     }
 
     /**
-     * A foot of a module.
+     * A foot of a module, or a support of tray and pipe.
      *
      * @param newton a quarter of the module, its racking and its part of the blocks
      * @param coveredM2 a quarter of the module in plan
@@ -225,7 +225,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
      */
     record Foot(double x, double y, double newton, double coveredM2, int module) {}
 
-    private static List<Foot> feet(Job job, ArrayLayout layout, HoldDown holdDown) {
+    private static List<Foot> feet(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown) {
         double[] kg = RoofLoads.perModule(job, layout, holdDown);
         List<Foot> feet = new ArrayList<>();
         for (ArrayLayout.Module m : layout.modules()) {
@@ -234,6 +234,9 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             for (int i = 0; i < 4; i++) {
                 feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area, m.index()));
             }
+        }
+        for (LaidLoads.Support s : LaidLoads.of(job, plan).supports()) {
+            feet.add(new Foot(s.x(), s.y(), s.kg() * Ballast.GRAVITY, 0, -1));
         }
         return feet;
     }

@@ -41,6 +41,8 @@ public enum Unit {
     KILONEWTON_PER_METRE(Quantity.LINE_LOAD, "kN/m", "1000", "kn/m"),
     POUND_PER_FOOT(Quantity.LINE_LOAD, "plf", "14.593902937206364829", "plf", "lb/ft", "lbf/ft"),
 
+    KILOGRAM_PER_METRE(Quantity.LINE_LOAD, "kg/m", "9.80665", "kg/m", "kgf/m"),
+
     CUBIC_CENTIMETRE(Quantity.SECTION_MODULUS, "cm³", "0.000001", "cm3", "cm³"),
     CUBIC_INCH(Quantity.SECTION_MODULUS, "in³", "0.000016387064", "in3", "in³"),
 

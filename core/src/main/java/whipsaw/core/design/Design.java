@@ -17,6 +17,7 @@ import whipsaw.core.site.RoofZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.ExistingBuilding;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
@@ -91,6 +92,11 @@ public record Design(
     /** Shade of parapets and things on the modules. */
     public ModuleShade shade() {
         return ModuleShade.of(job, plan, layout);
+    }
+
+    /** Pressure of feet on the covering itself; null where it is not asked. */
+    public CoverPressure cover() {
+        return CoverPressure.of(job, layout, holdDown);
     }
 
     /** How deep snow lies on the AC run; null where that is not known. */

@@ -9,6 +9,7 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.units.Dimension;
@@ -24,6 +25,7 @@ final class StandingChecks {
         seismic(design, checks);
         attached(design, checks);
         feet(design, checks);
+        cover(design, checks);
         return checks;
     }
 
@@ -153,6 +155,42 @@ final class StandingChecks {
                 "share of the insulation's compressive strength",
                 "roof.feet",
                 "larger pads, a board under them, or fewer blocks here"));
+    }
+
+    /** The covering under the feet, which softens in heat. */
+    private static void cover(Design design, List<Check> checks) {
+        CoverPressure c = design.cover();
+        if (c == null) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        String title = "Feet on the covering" + (c.softens() ? " in summer heat" : "") + ", module " + c.module();
+        String source = "the covering's maker";
+        if (Double.isNaN(c.utilisation())) {
+            checks.add(Check.stated(
+                    "roof.cover",
+                    title,
+                    Double.isNaN(c.lastingPa())
+                            ? "the size of a foot is not known"
+                            : Show.both(units, Dimension.CONTACT, c.lastingPa()),
+                    Double.isNaN(c.mostPa()) ? "not known" : Show.both(units, Dimension.CONTACT, c.mostPa()),
+                    Verdict.NOT_ESTABLISHED,
+                    source,
+                    "roof.cover",
+                    c.reason() + ": enter what its maker allows for good" + (c.softens() ? " in summer heat" : "")
+                            + " in the survey, and the plate under each foot"));
+            return;
+        }
+        checks.add(Check.compare(
+                "roof.cover",
+                title,
+                Show.both(units, Dimension.CONTACT, c.lastingPa()) + (c.plate() ? " under the plate" : ""),
+                Show.both(units, Dimension.CONTACT, c.mostPa()),
+                c.utilisation(),
+                null,
+                source,
+                "roof.cover",
+                "a larger plate under each foot, or fewer blocks here"));
     }
 
     private static String words(List<String> reasons) {

@@ -117,8 +117,7 @@ final class SurveyChecks {
         Verdict verdict =
                 switch (way.answer()) {
                     case PERMITTED -> Verdict.PASSES;
-                    case ASK -> Verdict.CLOSE;
-                    case NOT_KNOWN -> Verdict.NOT_ESTABLISHED;
+                    case ASK, NOT_KNOWN -> Verdict.NOT_ESTABLISHED;
                     case NOT_PERMITTED -> Verdict.FAILS;
                 };
         if (verdict != Verdict.PASSES) {

@@ -43,6 +43,7 @@ public final class Figures {
             case "seismic.room" -> StandingFigures.room(design, tables);
             case "array.attachments" -> AttachmentFigures.attachments(design, tables);
             case "roof.deck" -> DeckFigures.deck(design, tables);
+            case "roof.cover" -> StandingFigures.cover(design);
             case "roof.feet" -> StandingFigures.feet(design, tables);
             case "wind.down" -> DownFigures.down(design, tables);
             case "wind.scope" -> NetFigures.scope(design, tables);
@@ -160,6 +161,7 @@ public final class Figures {
                 "roof.window",
                 "existing.building",
                 "roof.feet",
+                "roof.cover",
                 "roof.deck"));
         if (design.loads().worstBay() != null) {
             keys.add("roof.bay/" + design.loads().worstBay().bay().name());

@@ -3,6 +3,7 @@ package whipsaw.core.figure;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.table.CodeTables;
@@ -96,6 +97,53 @@ final class StandingFigures {
                 .build();
     }
 
+    /** Lasting pressure on the covering; null where it is not asked. */
+    static Working cover(Design design) {
+        CoverPressure c = design.cover();
+        if (c == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        String lasting =
+                Double.isNaN(c.lastingPa()) ? "not established" : Show.both(units, Dimension.CONTACT, c.lastingPa());
+        Working.Builder w = Working.of("roof.cover", "Feet on the covering", lasting + " lasting");
+        if (!Double.isNaN(c.lastingPa())) {
+            w.step(
+                    "p",
+                    "under each of the four feet of the heaviest module, " + c.module(),
+                    "{m} · g / 4 / {A}",
+                    lasting,
+                    "g = 9.80665 m/s²",
+                    Term.computed(
+                            "m", "module, racking and blocks", Show.both(units, Dimension.MASS, c.massKg()), null),
+                    Term.computed(
+                            "A",
+                            c.plate() ? "plate under each foot, surveyed" : "foot",
+                            Show.both(units, Dimension.PART_AREA, c.areaM2()),
+                            null));
+        }
+        w.step(
+                "p_R",
+                c.softens()
+                        ? "what the covering carries for good, the lower of cool and hot"
+                        : "what it carries for good",
+                c.softens() ? "min({cool}, {hot})" : "{cool}",
+                contact(units, c.mostPa()),
+                "the covering's maker",
+                Term.computed("cool", "entered in the survey", contact(units, c.coolMostPa()), null),
+                Term.computed("hot", "in summer heat", contact(units, c.hotMostPa()), null));
+        return w.note(c.reason() + ".")
+                .note(
+                        c.plate()
+                                ? "The plate is taken as stiff: its maker or the engineer says how thick it has to be."
+                                : "A foot is taken as stiff. A plate under it spreads the load: enter its side in the survey.")
+                .build();
+    }
+
+    private static String contact(UnitSystem units, double pa) {
+        return Double.isNaN(pa) ? "not known" : Show.both(units, Dimension.CONTACT, pa);
+    }
+
     /** Pressure under a foot; null when nothing is known of feet or insulation. */
     static Working feet(Design design, CodeTables tables) {
         FootPressure f = design.feet();
@@ -165,7 +213,6 @@ final class StandingFigures {
         }
         return w.note(
                         "The maker of the insulation gives what may last on it; these shares are a convention until then.")
-                .note("Bituminous coverings soften in heat: pads sink in; ask the maker of the covering.")
                 .build();
     }
 }

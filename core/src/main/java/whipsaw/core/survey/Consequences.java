@@ -95,7 +95,11 @@ public final class Consequences {
                     Kind.BUILD,
                     "spread",
                     "A plate or sacrificial layer under every foot",
-                    layout.modules().size() + " modules",
+                    4 * layout.modules().size() + " plates for "
+                            + layout.modules().size() + " modules"
+                            + (survey.text("spreaderSide").isEmpty()
+                                    ? ", size not given"
+                                    : ", " + survey.text("spreaderSide") + " square"),
                     "the covering goes soft in summer heat");
         }
         if (survey.text("coverState").equals("to be replaced")) {

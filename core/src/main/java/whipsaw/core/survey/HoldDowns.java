@@ -51,8 +51,16 @@ public final class HoldDowns {
         return ways;
     }
 
-    /** One way on the covering of a job. */
+    /** One way on the covering of a job; what is to be asked first is permitted once its maker has agreed to it. */
     public static Way of(Job job, String holdDown) {
+        Way way = byRule(job, holdDown);
+        String agreed = job.survey().text("holdDownAgreed");
+        return way.answer() == Answer.ASK && agreed.toLowerCase(Locale.ROOT).contains(holdDown)
+                ? new Way(holdDown, Answer.PERMITTED, way.reason() + "; agreed: " + agreed)
+                : way;
+    }
+
+    private static Way byRule(Job job, String holdDown) {
         for (Map<String, String> row : ROWS) {
             if (row.get("covering").equals(job.roof().covering())
                     && row.get("hold_down").equals(holdDown)) {
@@ -91,7 +99,9 @@ public final class HoldDowns {
                     Answer.ASK,
                     "the covering is over " + (int) most + " years old: its maker says whether it holds");
         }
-        String unknown = Double.isNaN(age) ? "; the age of the covering is not surveyed" : "";
-        return new Way(holdDown, row.get("permitted").equals("ask") ? Answer.ASK : Answer.PERMITTED, reason + unknown);
+        if (Double.isNaN(age)) {
+            return new Way(holdDown, Answer.NOT_KNOWN, "the age of the covering is not surveyed: " + reason);
+        }
+        return new Way(holdDown, row.get("permitted").equals("ask") ? Answer.ASK : Answer.PERMITTED, reason);
     }
 }

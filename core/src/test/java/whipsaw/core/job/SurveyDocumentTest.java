@@ -71,6 +71,7 @@ class SurveyDocumentTest {
     void aBayOfTheThirdVersionBecomesAListOfOne() {
         Map<String, Object> document = new LinkedHashMap<>(Jobs.document("paired-roof"));
         document.put("schema", 3);
+        document.remove("survey");
         Map<String, Object> third = patched(
                 document,
                 "set",

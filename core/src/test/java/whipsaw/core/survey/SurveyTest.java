@@ -54,6 +54,46 @@ class SurveyTest {
         assertThat(consequences(surveyed(answers("gravel", "no")))).doesNotContainKey("gravel");
     }
 
+    /** What is to be asked first stays open until its maker has agreed to that very hold-down. */
+    @Test
+    void anAgreementCountsForTheHoldDownItNames() {
+        assertThat(check(surveyed(answers("coverAge", 40)), "array.hold-down-ballast")
+                        .verdict())
+                .isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(may(surveyed(answers("coverAge", 40, "holdDownAgreed", "bonded pads, by letter")), "ballast"))
+                .isEqualTo(HoldDowns.Answer.ASK);
+        Design agreed = surveyed(answers("coverAge", 40, "holdDownAgreed", "Ballast on pads, letter of the maker"));
+        assertThat(may(agreed, "ballast")).isEqualTo(HoldDowns.Answer.PERMITTED);
+        assertThat(check(agreed, "array.hold-down-ballast")).isNull();
+        assertThat(may(agreed, "clamped")).isEqualTo(HoldDowns.Answer.NOT_PERMITTED);
+    }
+
+    /** Bitumen flows in the heat: without its maker's word nothing is established, and a plate spreads the load. */
+    @Test
+    void feetOnACoveringThatSoftensAreHeldAgainstItsStrengthInTheHeat() {
+        Object[] bitumen = {
+            "roof.covering",
+            "bitumen",
+            "array.tray.friction",
+            Map.of("bitumen", 0.5),
+            "array.tray.footLength",
+            "300 mm",
+            "array.tray.footWidth",
+            "100 mm"
+        };
+        assertThat(check(surveyed(answers("coverAge", 5)), "roof.cover")).isNull();
+        Check open = check(surveyed(answers("coverAge", 5, "coverBearing", "80 kPa"), bitumen), "roof.cover");
+        assertThat(open.verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        Design foot = surveyed(answers("coverBearing", "80 kPa", "coverBearingHot", "20 kPa"), bitumen);
+        double newton = foot.cover().massKg() * 9.80665 / 4;
+        assertThat(foot.cover().utilisation()).isCloseTo(newton / 0.03 / 20_000, within(1e-9));
+        Design plate = surveyed(
+                answers("coverBearing", "15 kPa", "coverBearingHot", "20 kPa", "spreaderSide", "400 mm"), bitumen);
+        assertThat(plate.cover().utilisation()).isCloseTo(newton / 0.16 / 15_000, within(1e-9));
+        assertThat(check(surveyed(answers("softInHeat", "yes")), "roof.cover").verdict())
+                .isEqualTo(Verdict.NOT_ESTABLISHED);
+    }
+
     @Test
     void anOldRoofStopsTheJobAndOneThatEndsBeforeTheArrayWarns() {
         assertThat(check(surveyed(answers("coverAge", 40)), "survey.cover-age").verdict())
@@ -73,7 +113,10 @@ class SurveyTest {
 
     @Test
     void whatMayHoldTheArrayGoesByCoveringAgeGravelAndDeck() {
-        Design bare = surveyed(answers());
+        Design unknown = surveyed(answers());
+        assertThat(may(unknown, "ballast")).isEqualTo(HoldDowns.Answer.NOT_KNOWN);
+        assertThat(check(unknown, "array.hold-down-ballast").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        Design bare = surveyed(answers("coverAge", 5));
         assertThat(may(bare, "ballast")).isEqualTo(HoldDowns.Answer.PERMITTED);
         assertThat(may(bare, "screwed")).isEqualTo(HoldDowns.Answer.NOT_KNOWN);
         assertThat(may(bare, "clamped")).isEqualTo(HoldDowns.Answer.NOT_PERMITTED);

@@ -54,6 +54,17 @@ final class StructureChecks {
                 checks.add(lifted(design, checked));
             }
         }
+        if (design.faceWind() != null && !design.faceWind().known()) {
+            checks.add(Check.stated(
+                    "roof.flush",
+                    "Wind on modules parallel to the roof",
+                    "missing: " + design.faceWind().missing(),
+                    "by a method, or by an engineer",
+                    Verdict.NOT_ESTABLISHED,
+                    "ASCE 7-16 29.4.4",
+                    "flush/roof",
+                    "enter an engineer's net uplift among the loads of pitched faces"));
+        }
         if (design.faceWind() != null && !members.sets().isEmpty()) {
             checks.add(unevenSnow(design));
         }

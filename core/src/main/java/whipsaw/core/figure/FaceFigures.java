@@ -1,9 +1,12 @@
 package whipsaw.core.figure;
 
+import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.FlushPanel;
 import whipsaw.core.job.Structure;
+import whipsaw.core.roof.RoofFace;
+import whipsaw.core.site.RoofZones;
 import whipsaw.core.structure.MemberUplift;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
@@ -42,39 +45,96 @@ final class FaceFigures {
                 "q_h", "velocity pressure", load(design, design.faceWind().qhPa()), "site.qh");
     }
 
-    private static Term coefficient(String words, double value, CodeTables tables) {
+    private static Term coefficient(String words, double value, FaceWind wind) {
         return Term.data(
                 "GC_p",
                 words,
-                Show.number(value, 3),
+                Double.isNaN(value) ? "none at hand" : Show.number(value, 3),
                 Origin.TABLE,
-                tables.panels().lowSlopeTable());
+                wind.steep() ? wind.tables().gableTable() : wind.tables().lowSlopeTable());
+    }
+
+    private static String down(Design design, FlushPanel.Pressure p) {
+        return Double.isNaN(p.downPa()) ? "not established" : load(design, p.downPa());
+    }
+
+    /** Zones of the roof there are pressures for, or {@code roof} where there are none. */
+    static List<String> zones(Design design) {
+        FaceWind wind = design.faceWind();
+        if (!wind.established()) {
+            return List.of("roof");
+        }
+        return wind.steep()
+                ? wind.tables().gableZones()
+                : wind.zones().areas().stream().map(RoofZones.Area::name).toList();
+    }
+
+    /** Pressures on modules where no coefficients are at hand: what is known, and an engineer's value. */
+    private static Working withoutMethod(Design design) {
+        FaceWind wind = design.faceWind();
+        Structure.OnFaces faces = design.job().roof().fabric().structure().onFaces();
+        String engineer = faces.uplift() == null
+                ? "none entered"
+                : load(design, faces.uplift().si());
+        Working.Builder w = Working.of(
+                "flush/roof",
+                "Modules parallel to the roof",
+                faces.uplift() == null ? "not established" : engineer + " up, by an engineer");
+        if (design.site().wind() != null) {
+            w.step(
+                    "q_h",
+                    "velocity pressure",
+                    "{q}",
+                    load(design, design.site().wind().pressurePa()),
+                    "",
+                    Term.computed(
+                            "q",
+                            "of the site",
+                            load(design, design.site().wind().pressurePa()),
+                            "site.qh"));
+        }
+        for (RoofFace f : design.plan().faces().faces()) {
+            w.step("θ", "slope of face " + f.number(), "as surveyed", Show.number(f.slopeDeg(), 1) + "°", "");
+        }
+        return w.step(
+                        "p",
+                        "net uplift",
+                        "{p_e}",
+                        engineer,
+                        "not by a method: " + wind.missing(),
+                        Term.computed("p_e", "by an engineer", engineer, null))
+                .note("Enter the engineer's net uplift under What carries it, loads of pitched faces.")
+                .build();
     }
 
     /** @param zone of the roof; null for one that does not exist on it */
     static Working panel(Design design, String zone, CodeTables tables) {
         FaceWind wind = design.faceWind();
-        if (wind == null
-                || !wind.established()
-                || wind.zones().areas().stream().noneMatch(a -> a.name().equals(zone))) {
+        if (wind == null || !zones(design).contains(zone)) {
             return null;
+        }
+        if (!wind.established()) {
+            return withoutMethod(design);
         }
         double m2 = design.job().array().module().areaM2();
         FlushPanel.Pressure p = wind.panel(zone, m2);
         return Working.of(
                         "flush/" + zone,
                         "Modules parallel to the roof, zone " + FaceWind.shown(zone),
-                        load(design, p.upliftPa()) + " up, " + load(design, p.downPa()) + " down")
+                        load(design, p.upliftPa()) + " up, " + down(design, p) + " down")
                 .step(
                         "GC_p",
                         "suction of the roof at the area of a module",
                         "curve of zone {zone} at {A}",
                         Show.number(p.suction(), 3),
-                        nodes(tables.panels().lowSlopeSuction(zone)),
+                        nodes(wind.suction(zone)),
                         Term.computed(
                                 "zone",
                                 "zone",
-                                FaceWind.shown(zone) + ": " + wind.zones().rule(),
+                                FaceWind.shown(zone) + ": "
+                                        + (wind.steep()
+                                                ? "the worst of these is taken all over the roof"
+                                                : wind.zones().rule()),
                                 null),
                         Term.data(
                                 "A",
@@ -101,7 +161,7 @@ final class FaceFigures {
                         load(design, p.upliftPa()),
                         "ASCE 7-16 Eq. 29.4-7",
                         velocity(design),
-                        coefficient("suction", p.suction(), tables),
+                        coefficient("suction", p.suction(), wind),
                         Term.byRule(
                                 "γ_E", "array edge factor", "1.5", "taken everywhere: as if at the edge of its array"),
                         Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
@@ -109,17 +169,17 @@ final class FaceFigures {
                         "p_d",
                         "downward",
                         "{q_h} · {GC_p} · {γ_a}",
-                        load(design, p.downPa()),
+                        down(design, p),
                         "with the positive coefficient and no edge factor",
                         velocity(design),
-                        coefficient("pressure", p.pressure(), tables),
+                        coefficient("pressure", p.pressure(), wind),
                         Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
                 .plot(Plot.of(
                         "area, ft²",
                         "−GC_p, zone " + FaceWind.shown(zone),
                         1,
                         1000,
-                        a -> -tables.panels().lowSlopeSuction(zone).at(a),
+                        a -> -wind.suction(zone).at(a),
                         Unit.SQUARE_FOOT.fromSi(m2)))
                 .note(
                         "Holds for modules at most 10 in above the roof, within 2° of its slope, and at least twice their height from an edge, ridge or hip. A minimum design pressure may govern. A licensed engineer confirms it.")

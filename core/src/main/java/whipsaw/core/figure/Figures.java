@@ -145,8 +145,9 @@ public final class Figures {
             keys.add("uplift/" + m.number());
             keys.add("ballast/" + worst.number());
         }
-        if (design.faceWind() != null && design.faceWind().established()) {
-            design.faceWind().zones().areas().forEach(a -> keys.add("flush/" + a.name()));
+        if (design.faceWind() != null) {
+            keys.addAll(
+                    FaceFigures.zones(design).stream().map(z -> "flush/" + z).toList());
         }
         keys.addAll(List.of("wind.down", "array.attachments", "site.snow", "site.drift", "seismic.room"));
         return keys;

@@ -39,6 +39,9 @@ public final class DownWind {
         double pa(double areaM2);
     }
 
+    /** Stands for what is on the roof and is no module. */
+    public static final int NOT_A_MODULE = -2;
+
     /** Pressure on a module in plan for a member that carries an area, Pa. */
     private interface Modules {
         double pa(int module, double areaM2);
@@ -93,8 +96,9 @@ public final class DownWind {
     }
 
     private static DownWind pitched(FaceWind faces, double engineer, CodeTables tables) {
-        if (!faces.established()) {
-            return new DownWind(faces.missing(), null, null, null, engineer);
+        if (!faces.established() || faces.steep()) {
+            String missing = faces.established() ? "coefficients of pressure on gables over 7 deg" : faces.missing();
+            return new DownWind(missing, null, null, null, engineer);
         }
         Made made = new Made(faces.qhPa(), faces.internal(), least(tables));
         Bare bare = bare(made, tables);
@@ -179,6 +183,6 @@ public final class DownWind {
      * was found for; -1 for modules parallel to a pitched roof, all alike.
      */
     public double modulePa(int module, double areaM2) {
-        return modules == null || module < 0 ? roofPa(areaM2) : modules.pa(module, areaM2);
+        return modules == null || module == NOT_A_MODULE ? roofPa(areaM2) : modules.pa(module, areaM2);
     }
 }

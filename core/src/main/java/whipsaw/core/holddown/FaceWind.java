@@ -1,26 +1,33 @@
 package whipsaw.core.holddown;
 
+import java.util.Comparator;
+import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.site.VelocityPressure;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.Curve;
 import whipsaw.core.table.EditionTable;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
+import whipsaw.core.working.DataStatus;
 
 /**
  * What the wind does to the faces of a pitched roof and to modules parallel to them. Established for roofs up to 7 deg
- * and 60 ft by ASCE 7-16 29.4.4 and Chapter 30; elsewhere an engineer's value takes its place.
+ * and 60 ft by ASCE 7-16 29.4.4 and Chapter 30. On gables over 7 to 20 deg the coefficients as shipped are not sure
+ * enough; once somebody has confirmed them, the worst of their zones is taken all over. Elsewhere an engineer's value
+ * takes its place.
  *
  * @param missing why there is no method; empty where there is one
  * @param qhPa velocity pressure at mean roof height; NaN without a method
  * @param internal coefficient of the pressure inside; NaN without a method
- * @param zones of the roof; null without a method
+ * @param zones of the roof; null without a method, and on steeper gables, of which the worst zone is taken
  * @param engineerPa net uplift by an engineer; NaN when none was given
  */
 public record FaceWind(
@@ -40,7 +47,7 @@ public record FaceWind(
                 "",
                 chapter30(job, tables).pressurePa(),
                 tables.panels().internal(loads.partlyEnclosed() ? "partially_enclosed" : "enclosed"),
-                LowSlopeZones.of(plan, tables.zones()),
+                lowSlope(steepestDeg(plan), tables) ? LowSlopeZones.of(plan, tables.zones()) : null,
                 engineer,
                 tables.panels());
     }
@@ -64,15 +71,12 @@ public record FaceWind(
         if (!tables.editions().has(site.edition(), EditionTable.Part.ROOF_ZONES)) {
             return EditionTable.Part.ROOF_ZONES.missing(site.edition());
         }
-        double steepest = plan.faces().faces().stream()
-                .mapToDouble(f -> f.slopeDeg())
-                .max()
-                .orElse(0);
-        double flatEnough = tables.zones().value("low_slope_most_deg");
-        // a slope is known to no more than a thousandth of a degree
-        if (Limits.above(Math.round(steepest * 1000) / 1000.0, flatEnough)) {
-            return "coefficients of roofs over " + Show.number(flatEnough, 1)
-                    + " deg: those at hand are not sure enough";
+        double steepest = steepestDeg(plan);
+        if (!lowSlope(steepest, tables)) {
+            String steep = steep(plan, steepest, tables);
+            if (!steep.isEmpty()) {
+                return steep;
+            }
         }
         double most = tables.zones().value("low_slope_most_height_ft");
         return Limits.above(Unit.FOOT.fromSi(job.roof().height().si()), most)
@@ -80,9 +84,63 @@ public record FaceWind(
                 : "";
     }
 
+    /** A slope is known to no more than a thousandth of a degree. */
+    private static double steepestDeg(RoofPlan plan) {
+        double steepest = plan.faces().faces().stream()
+                .mapToDouble(RoofFace::slopeDeg)
+                .max()
+                .orElse(0);
+        return Math.round(steepest * 1000) / 1000.0;
+    }
+
+    private static boolean lowSlope(double steepestDeg, CodeTables tables) {
+        return Limits.atMost(steepestDeg, tables.zones().value("low_slope_most_deg"));
+    }
+
+    /** Why a roof over 7 deg has no coefficients; empty for a plain gable when those of the table were confirmed. */
+    private static String steep(RoofPlan plan, double steepestDeg, CodeTables tables) {
+        double flatEnough = tables.zones().value("low_slope_most_deg");
+        double most = tables.zones().value("gable_most_deg");
+        String over = "coefficients of roofs over ";
+        if (Limits.above(steepestDeg, most)) {
+            return over + Show.number(most, 0) + " deg: none at hand";
+        }
+        List<RoofFace> faces = plan.faces().faces();
+        boolean gable = faces.size() == 2
+                && faces.get(0).upX() * faces.get(1).upX()
+                                + faces.get(0).upY() * faces.get(1).upY()
+                        < -1 + 1e-4
+                && faces.stream().allMatch(f -> Limits.above(f.slopeDeg(), flatEnough));
+        if (!gable) {
+            return over + Show.number(flatEnough, 1) + " deg that are no plain gable: none at hand";
+        }
+        return tables.panels().gableTable().status() == DataStatus.CONFIRMED
+                ? ""
+                : over + Show.number(flatEnough, 1) + " to " + Show.number(most, 0)
+                        + " deg: those at hand are not sure enough until somebody confirms them under Code tables";
+    }
+
+    /** Whether the worst zone of steeper gables is taken all over. */
+    public boolean steep() {
+        return established() && zones == null;
+    }
+
+    /** Suction of the outside in a zone at an area. */
+    public Curve suction(String zone) {
+        return steep() ? tables.gableSuction(zone) : tables.lowSlopeSuction(zone);
+    }
+
+    /** The zone of steeper gables that takes most suction at an area. */
+    private String worstOfGable(double areaM2) {
+        double ft2 = Unit.SQUARE_FOOT.fromSi(areaM2);
+        return tables.gableZones().stream()
+                .min(Comparator.comparingDouble(z -> tables.gableSuction(z).at(ft2)))
+                .orElseThrow();
+    }
+
     /** A zone as the standard writes it. */
     public static String shown(String zone) {
-        return zone.equals("1p") ? "1'" : zone;
+        return zone.equals("1p") ? "1'" : zone.replace("_", ", ");
     }
 
     public boolean established() {
@@ -94,7 +152,11 @@ public record FaceWind(
         return established() || !Double.isNaN(engineerPa);
     }
 
-    public String zone(double x, double y) {
+    /** @param areaM2 looked at, which decides between the zones of steeper gables */
+    public String zone(double x, double y, double areaM2) {
+        if (steep()) {
+            return worstOfGable(areaM2);
+        }
         Coordinate at = new Coordinate(x, y);
         return zones.zone(new Coordinate[] {at, at, at, at});
     }
@@ -104,7 +166,7 @@ public record FaceWind(
         if (!established()) {
             return engineerPa;
         }
-        double suction = tables.lowSlopeSuction(zone(x, y)).at(Unit.SQUARE_FOOT.fromSi(areaM2));
+        double suction = suction(zone(x, y, areaM2)).at(Unit.SQUARE_FOOT.fromSi(areaM2));
         double method = qhPa * (internal - suction);
         return Double.isNaN(engineerPa) ? method : Math.max(method, engineerPa);
     }
@@ -114,13 +176,14 @@ public record FaceWind(
         if (!established()) {
             return engineerPa;
         }
-        FlushPanel.Pressure p = panel(zone(x, y), areaM2);
+        FlushPanel.Pressure p = panel(zone(x, y, areaM2), areaM2);
         double method = p.upliftPa() + qhPa * internal;
         return Double.isNaN(engineerPa) ? method : Math.max(method, engineerPa);
     }
 
     /** Pressures on modules in a zone, uplift as at the edge of their array. */
     public FlushPanel.Pressure panel(String zone, double areaM2) {
-        return FlushPanel.of(qhPa, areaM2, zone, true, tables.lowSlopeSuction(zone), tables.lowSlopePressure(), tables);
+        return FlushPanel.of(
+                qhPa, areaM2, zone, true, suction(zone), steep() ? null : tables.lowSlopePressure(), tables);
     }
 }

@@ -221,7 +221,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
      *
      * @param newton a quarter of the module, its racking and its part of the blocks
      * @param coveredM2 a quarter of the module in plan
-     * @param module index of it; -1 for what is no module
+     * @param module index of it; {@link DownWind#NOT_A_MODULE} for what is none
      */
     record Foot(double x, double y, double newton, double coveredM2, int module) {}
 
@@ -236,7 +236,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             }
         }
         for (LaidLoads.Support s : LaidLoads.of(job, plan).supports()) {
-            feet.add(new Foot(s.x(), s.y(), s.kg() * Ballast.GRAVITY, 0, -1));
+            feet.add(new Foot(s.x(), s.y(), s.kg() * Ballast.GRAVITY, 0, DownWind.NOT_A_MODULE));
         }
         return feet;
     }

@@ -7,6 +7,7 @@ import java.util.Map;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.DownWind;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
@@ -157,7 +158,7 @@ public final class SetDowns {
             for (int k = 0; k < STRIPS; k++) {
                 double x = s.x().si() + s.width().si() * (i + 0.5) / STRIPS;
                 double y = s.y().si() + s.depth().si() * (k + 0.5) / STRIPS;
-                feet.add(new Foot(x, y, newton, 0, -1));
+                feet.add(new Foot(x, y, newton, 0, DownWind.NOT_A_MODULE));
             }
         }
         return feet;

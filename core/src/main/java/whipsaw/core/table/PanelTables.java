@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import whipsaw.core.working.DataStatus;
 
 /** External coefficients of roofs and the area factor of panels parallel to them, ASCE 7-16. Areas are in square feet. */
 public final class PanelTables {
@@ -56,6 +57,11 @@ public final class PanelTables {
         return curves.get("gable negative " + zone);
     }
 
+    /** Zones of gables over 7 to 20 deg, as the table names them. */
+    public List<String> gableZones() {
+        return gableTable.rows().stream().map(row -> row.get("zone")).distinct().toList();
+    }
+
     /** Equalisation factor of panels. */
     public Curve areaFactor() {
         return areaFactor;
@@ -66,9 +72,13 @@ public final class PanelTables {
         return internal.get(enclosure);
     }
 
-    /** What pitched roofs rest on; the coefficients of steeper gables are not sure enough to be used. */
+    /** What pitched roofs rest on; the coefficients of steeper gables only once they were confirmed. */
     public List<CodeTable> all() {
-        return List.of(lowSlopeTable, areaTable, internalTable);
+        List<CodeTable> all = new ArrayList<>(List.of(lowSlopeTable, areaTable, internalTable));
+        if (gableTable.status() == DataStatus.CONFIRMED) {
+            all.add(gableTable);
+        }
+        return all;
     }
 
     public CodeTable internalTable() {

@@ -15,8 +15,11 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.FaceWind;
+import whipsaw.core.holddown.FlushPanel;
 import whipsaw.core.site.LowSlopeZones;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.working.DataStatus;
+import whipsaw.core.working.Working;
 
 /** Purlins as surveyed on the faces of a pitched roof, pressed by snow and array and lifted by the wind. */
 class PurlinsTest {
@@ -170,19 +173,19 @@ class PurlinsTest {
         for (var area : zones.areas()) {
             sum += area.shape().getArea();
             Coordinate in = area.shape().getInteriorPoint().getCoordinate();
-            assertThat(d.faceWind().zone(in.x, in.y)).isEqualTo(area.name());
+            assertThat(d.faceWind().zone(in.x, in.y, 2)).isEqualTo(area.name());
         }
         assertThat(sum).isCloseTo(2400, within(1e-6));
         // an L of legs 0.6 h long and 0.2 h wide
-        assertThat(d.faceWind().zone(3.5, 1.1)).isEqualTo("3");
-        assertThat(d.faceWind().zone(3.5, 1.3)).isEqualTo("2");
-        assertThat(d.faceWind().zone(3.7, 1.1)).isEqualTo("2");
+        assertThat(d.faceWind().zone(3.5, 1.1, 2)).isEqualTo("3");
+        assertThat(d.faceWind().zone(3.5, 1.3, 2)).isEqualTo("2");
+        assertThat(d.faceWind().zone(3.7, 1.1, 2)).isEqualTo("2");
     }
 
     @Test
     void whereThereIsNoMethodAnEngineersValueStands() {
         Design steep = roof("3 m", LIGHT);
-        assertThat(steep.faceWind().missing()).contains("7 deg");
+        assertThat(steep.faceWind().missing()).contains("7 to 20 deg");
         assertThat(check(steep, "roof.lifted-p").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
         assertThat(check(steep, "roof.uneven-snow").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
         Design given = roof("3 m", Map.of("array", "0.14 kPa", "uplift", "1.1 kPa", "snow", "2.4 kPa"));
@@ -215,5 +218,54 @@ class PurlinsTest {
         Check lifted = check(d, "roof.lifted-p");
         assertThat(lifted.verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
         assertThat(lifted.capacity()).contains("load table does not say");
+    }
+
+    /** Steeper gables: nothing while their coefficients are unconfirmed; then the worst of their zones all over. */
+    @Test
+    void aSteeperGableTakesTheWorstZoneOnceItsCoefficientsAreConfirmed() {
+        Design open = roof("5 m", Map.of("array", "15 kg/m2"));
+        assertThat(open.faceWind().missing()).contains("confirms them");
+        assertThat(figure(open, "flush/roof").answer()).isEqualTo("not established");
+        assertThat(verdict(open, "roof.flush")).isEqualTo(Verdict.NOT_ESTABLISHED);
+        Design engineers = roof("5 m", Map.of("array", "15 kg/m2", "uplift", "2 kPa"));
+        assertThat(figure(engineers, "flush/roof").answer()).contains("2").contains("by an engineer");
+        assertThat(verdict(engineers, "roof.flush")).isNull();
+
+        CodeTables shipped = CodeTables.shipped();
+        var table = shipped.table("asce_gcp_gable_7_20");
+        CodeTables confirmed = shipped.with(
+                table.standing(table.source(), table.edition(), DataStatus.CONFIRMED, "read by A. Engineer"));
+        FaceWind wind = FaceWind.of(open.job(), open.plan(), confirmed);
+        assertThat(wind.established()).isTrue();
+        double q = wind.qhPa();
+        // 10 ft2 in zone 3r: -3.6, edge factor 1.5, equalisation 0.8; nothing is at hand for pressure
+        FlushPanel.Pressure small = wind.panel(wind.zone(30, 20, 10 * 0.09290304), 10 * 0.09290304);
+        assertThat(small.upliftPa()).isCloseTo(q * 3.6 * 1.5 * 0.8, within(1e-6 * q));
+        assertThat(small.downPa()).isNaN();
+        assertThat(wind.roofPa(30, 20, 300 * 0.09290304)).isCloseTo(q * (1.8 + 0.18), within(1e-6 * q));
+        double before = Double.MAX_VALUE;
+        for (double m2 = 0.5; m2 < 60; m2 *= 1.3) {
+            double now = wind.roofPa(3, 3, m2);
+            assertThat(now).isLessThanOrEqualTo(before + 1e-9);
+            before = now;
+        }
+        assertThat(FaceWind.of(
+                                roof("8 m", Map.of()).job(),
+                                roof("8 m", Map.of()).plan(),
+                                confirmed)
+                        .missing())
+                .contains("over 20 deg");
+    }
+
+    private static Working figure(Design d, String key) {
+        return new Figures(d, CodeTables.shipped()).working(key);
+    }
+
+    private static Verdict verdict(Design d, String id) {
+        return d.checks().stream()
+                .filter(c -> c.id().equals(id))
+                .map(Check::verdict)
+                .findFirst()
+                .orElse(null);
     }
 }

@@ -20,6 +20,7 @@ export function startMakers(slug, change) {
     "form-maker": (values) => ({ what: "form", ...values }),
     "thing-line": (values) => ({ what: "thing", ...values }),
     repeat: (values) => ({ what: "repeat", ...values }),
+    "site-sizes": (values) => ({ what: "sizes", ...values }),
     "add-roof": (values) => ({ what: "add-roof", ...values }),
   };
   for (const [id, ask] of Object.entries(asks)) {

@@ -25,6 +25,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.SchemaUpgrade;
+import whipsaw.core.job.TapesKept;
 import whipsaw.core.roof.MeasuredPlaces;
 import whipsaw.core.structure.SignOff;
 
@@ -150,7 +151,8 @@ public class JobService {
                 .map(s -> s.table().id())
                 .findFirst()
                 .orElse("");
-        return CodeFamilyChange.settled(before, DocumentPatch.apply(before, changes), set);
+        Map<String, Object> after = TapesKept.beside(before, DocumentPatch.apply(before, changes));
+        return CodeFamilyChange.settled(before, after, set);
     }
 
     /** The same with things of a new size back at the distances measured for them. */

@@ -34,6 +34,7 @@ import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.roof.SizeText;
 import whipsaw.core.section.CutLine;
 
 /** The work surface of a job. */
@@ -246,6 +247,8 @@ public class JobController {
         model.addAttribute("tape", EntryForm.tape(design.job()));
         boolean compass =
                 design.job().roof().outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.COMPASS;
+        model.addAttribute("drawn", design.job().roof().outline() instanceof Job.Drawn);
+        model.addAttribute("siteSizes", SizeText.write(design.job().roof().sizes()));
         model.addAttribute("tapeClosing", compass ? "compass" : "fit");
         model.addAttribute("faceWords", FaceWords.of(design));
         SolarTime sun = PlanDrawing.standardSun(design);

@@ -23,6 +23,7 @@ import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
+import whipsaw.core.roof.SizeText;
 import whipsaw.core.roof.ThingLine;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -61,6 +62,7 @@ public class WorkOutController {
                     case "scale" -> scale(design, body);
                     case "roof" -> workOn(design, text(body, "id"));
                     case "thing" -> thing(design, body);
+                    case "sizes" -> sizes(design, body);
                     case "add-roof" -> addRoof(design, text(body, "name"));
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
@@ -201,6 +203,27 @@ public class WorkOutController {
             return List.of(Map.of("op", "append", "path", path, "value", o));
         } catch (ThingLine.Unread | EdgeOffsets.NoPlace e) {
             throw refused(path, "Obstruction in one line", line, e.getMessage());
+        }
+    }
+
+    /** Sizes taped on site beside a drawn outline; none takes them away. */
+    private static List<Object> sizes(Design design, Map<String, Object> body) {
+        String path = "$.roof.sizes";
+        try {
+            List<Job.TapedDiagonal> tapes =
+                    SizeText.read(text(body, "text"), design.plan().edges().size(), roofUnit(design));
+            if (tapes.isEmpty()) {
+                return List.of(Map.of("op", "remove", "path", path));
+            }
+            List<Object> written = new ArrayList<>();
+            tapes.forEach(t -> written.add(
+                    Map.of("from", t.from(), "to", t.to(), "length", t.length().typed())));
+            Map<String, Object> sizes = new LinkedHashMap<>();
+            sizes.put("face", text(body, "face").equals("inside") ? "inside" : "outside");
+            sizes.put("tapes", written);
+            return List.of(set(path, sizes));
+        } catch (SizeText.Unread e) {
+            throw refused(path, "Sizes taped on site", e.line(), "'" + e.line() + "' " + e.getMessage());
         }
     }
 

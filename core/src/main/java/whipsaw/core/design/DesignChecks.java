@@ -46,6 +46,7 @@ final class DesignChecks {
         all.sameTables(tables);
         all.contradictions();
         all.tape(tables);
+        all.checks.addAll(SizeChecks.of(design, tables));
         if (design.job().roof().takesTrays()) {
             all.placed();
             all.rowShade();

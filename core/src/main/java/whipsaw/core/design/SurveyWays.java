@@ -1,7 +1,10 @@
 package whipsaw.core.design;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.algorithm.Angle;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
@@ -9,6 +12,8 @@ import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.EdgeOffsets;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.SiteSizeReport;
 import whipsaw.core.roof.TapeFit;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -41,6 +46,8 @@ final class SurveyWays {
             }
         } else if (id.equals("survey.closes") && check.verdict() == Verdict.CLOSE && !check.isRatio()) {
             ideas.add(anglesFound(design));
+        } else if (id.equals("survey.sizes") && check.isRatio()) {
+            sizes(design, ideas);
         } else if (id.startsWith("survey.offset-")) {
             job.roof().obstructions().stream()
                     .filter(o -> id.equals("survey.offset-" + o.id()))
@@ -63,6 +70,73 @@ final class SurveyWays {
             words.add(Show.number(Math.abs(turn), 2) + "°");
         }
         return new Idea("Corner angles as the fit found them: " + String.join(", ", words), changes);
+    }
+
+    /** The outline and the places of things enlarged alike about the first corner, or walked by the tapes. */
+    private static void sizes(Design design, List<Idea> ideas) {
+        UnitSystem units = design.job().project().units();
+        SiteSizeReport report = SiteSizeReport.of(design.plan());
+        List<Coordinate> corners =
+                design.plan().edges().stream().map(RoofPlan.Edge::from).toList();
+        Coordinate fixed = corners.get(0);
+        List<Change> changes = new ArrayList<>();
+        List<Object> drawn = new ArrayList<>();
+        for (Coordinate c : corners) {
+            drawn.add(scaled(units, c, fixed, report.scale()));
+        }
+        changes.add(new Change("set", "$.roof.outline", Map.of("kind", "drawn", "corners", drawn)));
+        for (Job.Obstruction o : design.job().roof().obstructions()) {
+            Map<String, Object> at = scaled(units, new Coordinate(o.x().si(), o.y().si()), fixed, report.scale());
+            at.forEach((axis, value) ->
+                    changes.add(new Change("set", "$.roof.obstructions[id=" + o.id() + "]." + axis, value)));
+        }
+        ideas.add(new Idea(
+                "Outline and places of things scaled by " + Show.number(report.scale(), 4) + ", which leaves "
+                        + Show.both(units, Dimension.PART_LENGTH, report.leftM()),
+                changes));
+        byTapes(design, corners, ideas);
+    }
+
+    private static Map<String, Object> scaled(UnitSystem units, Coordinate c, Coordinate fixed, double by) {
+        return Map.of(
+                "x", Show.exact(units, Dimension.ROOF_LENGTH, fixed.x + (c.x - fixed.x) * by),
+                "y", Show.exact(units, Dimension.ROOF_LENGTH, fixed.y + (c.y - fixed.y) * by));
+    }
+
+    /** With a tape for every edge: their lengths, corners turning as drawn, and the tapes across to fit them. */
+    private static void byTapes(Design design, List<Coordinate> corners, List<Idea> ideas) {
+        Job.SiteSizes sizes = design.job().roof().sizes();
+        int n = corners.size();
+        List<Object> legs = new ArrayList<>();
+        List<Object> across = new ArrayList<>();
+        for (Job.TapedDiagonal t : sizes.tapes()) {
+            if (t.crosses(n)) {
+                across.add(Map.of(
+                        "from", t.from(), "to", t.to(), "length", t.length().typed()));
+            }
+        }
+        for (int i = 1; i <= n; i++) {
+            int from = i;
+            int to = i % n + 1;
+            Job.TapedDiagonal edge = sizes.tapes().stream()
+                    .filter(t -> Math.min(t.from(), t.to()) == Math.min(from, to)
+                            && Math.max(t.from(), t.to()) == Math.max(from, to))
+                    .findFirst()
+                    .orElse(null);
+            if (edge == null) {
+                return;
+            }
+            double in = Angle.angle(corners.get(from - 1), corners.get(to - 1));
+            double out = Angle.angle(corners.get(to - 1), corners.get(to % n));
+            double turn = Math.toDegrees(Angle.normalize(out - in));
+            legs.add(Map.of("length", edge.length().typed(), "turnDeg", Math.rint(turn * 100) / 100));
+        }
+        Map<String, Object> outline = new LinkedHashMap<>(Map.of(
+                "kind", "taped", "face", sizes.insideFace() ? "inside" : "outside", "closing", "fit", "legs", legs));
+        outline.put("diagonals", across);
+        ideas.add(new Idea(
+                "Outline by the tapes, corners turning as drawn",
+                List.of(new Change("set", "$.roof.outline", outline))));
     }
 
     /** The thing back where it was measured, or its place as it is without the measurement. */

@@ -35,6 +35,7 @@ public final class Figures {
         return switch (kind) {
             case "survey.closure" -> design.plan().tape() == null ? null : SiteFigures.closure(design);
             case "survey.fit" -> design.plan().fit() == null ? null : SurveyFigures.fit(design);
+            case "survey.sizes" -> SurveyFigures.sizes(design);
             case "survey.found" -> SurveyFigures.found(design, place);
             case "survey.sight" -> design.job().survey().viewers().isEmpty() ? null : SurveyFigures.sight(design);
             case "site.qh" -> SiteFigures.windPressure(design, tables);
@@ -137,7 +138,8 @@ public final class Figures {
 
     /** The survey, and what the place does to roof and array. */
     private List<String> loads() {
-        List<String> keys = new ArrayList<>(List.of("survey.closure", "survey.fit", "survey.sight", "site.qh"));
+        List<String> keys =
+                new ArrayList<>(List.of("survey.closure", "survey.fit", "survey.sizes", "survey.sight", "site.qh"));
         HoldDown.Position worst = design.holdDown().worst();
         if (worst != null && design.holdDown().established()) {
             int module = worst.shares().get(0).module();

@@ -4,6 +4,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Survey;
+import whipsaw.core.roof.SiteSizeReport;
 import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeFit;
 import whipsaw.core.survey.SightLines;
@@ -18,6 +19,64 @@ final class SurveyFigures {
     private static final String METHOD = "least squares; data snooping, Baarda 1968";
 
     private SurveyFigures() {}
+
+    /** Sizes taped on site beside those of the drawing; null where none were. */
+    static Working sizes(Design design) {
+        SiteSizeReport report = SiteSizeReport.of(design.plan());
+        if (report == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        int corners = design.plan().edges().size();
+        SiteSizeReport.Line worst = report.lines().get(0);
+        Working.Builder w = Working.of(
+                "survey.sizes",
+                "Drawn outline against sizes taped on site",
+                difference(units, worst) + " at " + worst.name(corners));
+        for (SiteSizeReport.Line l : report.lines()) {
+            String drawn = Double.isNaN(l.drawnM())
+                    ? "not on the drawing"
+                    : Show.both(units, Dimension.ROOF_LENGTH, l.drawnM());
+            w.step(
+                    "Δ",
+                    l.name(corners),
+                    "{taped} − {drawn}",
+                    difference(units, l),
+                    design.job().roof().sizes().insideFace() ? "inner faces" : "outer faces",
+                    Term.given(
+                            "taped",
+                            "on site",
+                            Show.both(
+                                    units,
+                                    Dimension.ROOF_LENGTH,
+                                    l.tape().length().si()),
+                            l.tape().length()),
+                    Term.computed("drawn", "on the drawing", drawn, null));
+        }
+        for (SiteSizeReport.Angle a : report.corners()) {
+            w.step(
+                    "β",
+                    "corner " + a.corner() + " by the tapes beside it and across",
+                    "acos((a² + b² − c²) / (2 · a · b))",
+                    Show.number(a.tapedDeg(), 2) + "°, drawn " + Show.number(a.drawnDeg(), 2) + "°",
+                    "law of cosines");
+        }
+        w.step(
+                "s",
+                "scale that fits all tapes best",
+                "Σ taped · drawn / Σ drawn²",
+                Show.number(report.scale(), 4) + ", which leaves "
+                        + Show.both(units, Dimension.PART_LENGTH, report.leftM()),
+                "least squares");
+        return w.note("The outline is laid out as it is drawn; the tapes stay beside it.")
+                .build();
+    }
+
+    private static String difference(UnitSystem units, SiteSizeReport.Line l) {
+        return Double.isNaN(l.drawnM())
+                ? "not established"
+                : Show.both(units, Dimension.PART_LENGTH, Math.abs(l.moreM())) + (l.moreM() < 0 ? " less" : " more");
+    }
 
     static Working fit(Design design) {
         UnitSystem units = design.job().project().units();

@@ -58,9 +58,11 @@ public record Job(
      * @param slope fall of the roof, in any direction
      * @param allowance what it may carry in addition; null when nobody has said
      * @param bays structural grid; null when not known
+     * @param sizes taped on site beside a drawn outline; null for none
      */
     public record Roof(
             Outline outline,
+            SiteSizes sizes,
             Measure upAzimuth,
             Measure height,
             Measure slope,
@@ -158,6 +160,18 @@ public record Job(
     public record Drawn(List<Corner> corners) implements Outline {
         public Drawn {
             corners = List.copyOf(corners);
+        }
+    }
+
+    /**
+     * Sizes taped on site, kept beside a drawn outline.
+     *
+     * @param insideFace whether between the inner faces of the parapets
+     * @param tapes between any two corners
+     */
+    public record SiteSizes(boolean insideFace, List<TapedDiagonal> tapes) {
+        public SiteSizes {
+            tapes = List.copyOf(tapes);
         }
     }
 

@@ -49,6 +49,7 @@ final class RoofReader {
         }
         return new Job.Roof(
                 outline,
+                sizes(doc),
                 doc.measure("upAzimuth", Fields.UP_AZIMUTH),
                 doc.measure("height", Fields.ROOF_HEIGHT),
                 doc.measure("slope", Fields.ROOF_SLOPE),
@@ -158,6 +159,29 @@ final class RoofReader {
         }
         doc.done();
         return result;
+    }
+
+    private static Job.SiteSizes sizes(Doc roof) {
+        Doc doc = roof.objectOrNull("sizes", "Sizes taped on site");
+        if (doc == null) {
+            return null;
+        }
+        boolean inside =
+                doc.has("face") && "inside".equals(doc.choice("face", "Face taped", List.of("outside", "inside")));
+        List<Job.TapedDiagonal> tapes = new ArrayList<>();
+        for (Doc t : doc.objects("tapes", "Tapes", MOST_CORNERS)) {
+            Job.TapedDiagonal tape = new Job.TapedDiagonal(
+                    t.whole("from", "From corner", 1, MOST_CORNERS),
+                    t.whole("to", "To corner", 1, MOST_CORNERS),
+                    t.measure("length", Fields.DIAGONAL));
+            if (tape.from() == tape.to()) {
+                t.problem("to", "To corner", String.valueOf(tape.to()), "is the corner it begins at: for example 1-2");
+            }
+            tapes.add(tape);
+            t.done();
+        }
+        doc.done();
+        return tapes.isEmpty() ? null : new Job.SiteSizes(inside, tapes);
     }
 
     private static Job.TapedDiagonal diagonal(Doc doc, int corners) {

@@ -12,6 +12,18 @@ final class RoofWriter {
 
     static Object roof(Job.Roof roof) {
         Tree doc = new Tree().put("outline", outline(roof.outline()));
+        if (roof.sizes() != null) {
+            doc.put(
+                    "sizes",
+                    new Tree()
+                            .put("face", roof.sizes().insideFace() ? "inside" : null)
+                            .put("tapes", Tree.list(roof.sizes().tapes(), t -> new Tree()
+                                    .put("from", t.from())
+                                    .put("to", t.to())
+                                    .length("length", t.length())
+                                    .map))
+                            .map);
+        }
         doc.measure("upAzimuth", roof.upAzimuth(), Quantity.ANGLE)
                 .length("height", roof.height())
                 .measure("slope", roof.slope(), Quantity.ANGLE)

@@ -106,6 +106,7 @@ public record RoofPlan(
         Measure none = metres(0);
         return of(new Job.Roof(
                 new Job.Drawn(corners),
+                null,
                 none,
                 metres(heightM),
                 none,

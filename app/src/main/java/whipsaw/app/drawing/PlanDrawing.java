@@ -173,6 +173,7 @@ public final class PlanDrawing {
         part(named, "zone-names", zones::names);
         part(named, "face-names", faces::names);
         part(named, "survey", () -> survey.seen(box));
+        part(named, "ways-for-cables", survey::ways);
         part(named, "pins", survey::pins);
         if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");

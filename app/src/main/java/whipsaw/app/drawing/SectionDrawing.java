@@ -328,8 +328,7 @@ public final class SectionDrawing {
         int things = design.shade().at(at).modules().cardinality();
         String byThings = things == 0
                 ? ""
-                : "; " + things + (things == 1 ? " module" : " modules")
-                        + " on the plan shaded by obstructions or parapets";
+                : "; " + things + (things == 1 ? " module" : " modules") + " shaded by obstructions or parapets";
         if (section.panels().isEmpty()) {
             return when + place + byThings;
         }
@@ -338,7 +337,7 @@ public final class SectionDrawing {
                 + byThings
                 + (on > 0.001
                         ? "; up to " + Show.in(units, Dimension.PART_LENGTH, on) + " of a module in shadow in section"
-                        : "; no module in shadow in section");
+                        : "; no row shadow in section");
     }
 
     private String words() {

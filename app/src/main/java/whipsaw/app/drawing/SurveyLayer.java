@@ -86,6 +86,38 @@ final class SurveyLayer {
         return Svg.ring(java.util.Arrays.asList(c).subList(0, c.length - 1));
     }
 
+    /** Legs of ways for cables that have a place: lines along the plan, rises and drops as a circle with a cross. */
+    void ways() {
+        svg.open("g", "class=\"layer-pins\"");
+        double r = textM * 0.35;
+        for (Survey.Route route : design.job().survey().routes()) {
+            for (int i = 0; i < route.legs().size(); i++) {
+                Survey.LegPlace p = route.legs().get(i).place();
+                if (p == null) {
+                    continue;
+                }
+                Coordinate from = new Coordinate(p.x().si(), p.y().si());
+                Coordinate to = p.toX() == null
+                        ? from
+                        : new Coordinate(p.toX().si(), p.toY().si());
+                if (p.toX() == null) {
+                    svg.raw("<circle class=\"way\" cx=\"" + Svg.u(from.x) + "\" cy=\"" + Svg.u(-from.y) + "\" r=\""
+                            + Svg.u(r) + "\"/>");
+                    svg.line("class=\"way\"", new Coordinate(from.x - r, from.y), new Coordinate(from.x + r, from.y));
+                    svg.line("class=\"way\"", new Coordinate(from.x, from.y - r), new Coordinate(from.x, from.y + r));
+                } else {
+                    svg.line("class=\"way\"", from, to);
+                }
+                svg.text(
+                        "class=\"facename\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.7) + "\"",
+                        (from.x + to.x) / 2,
+                        (from.y + to.y) / 2 + r * 1.3,
+                        route.name() + " " + (i + 1));
+            }
+        }
+        svg.close("g");
+    }
+
     void pins() {
         if (design.job().survey().pins().isEmpty()) {
             return;

@@ -100,18 +100,22 @@ final class SurveyEntry extends EntryFields {
                     path,
                     List.of(
                             text(path + ".name", "Name", r.name()),
-                            optionalText(path + ".note", "Note", r.note(), "old holes, keys, who to ask"))));
+                            optionalText(path + ".keys", "Keys", r.keys(), "who holds them, and when"),
+                            optionalText(path + ".note", "Note", r.note(), "old holes, who to ask"))));
             for (int i = 0; i < r.legs().size(); i++) {
                 Survey.RouteLeg leg = r.legs().get(i);
                 String at = path + ".legs[" + i + "]";
+                String photos =
+                        leg.photos().isEmpty() ? "" : ", " + leg.photos().size() + " photographs";
                 groups.add(new EntryForm.Group(
-                        r.name() + ", leg " + (i + 1),
+                        r.name() + ", leg " + (i + 1) + photos,
                         "",
                         at,
                         List.of(
                                 text(at + ".name", "What it is", leg.name()),
                                 yesNo(at + ".vertical", "A rise or drop", leg.vertical()),
                                 measure(at + ".length", "Length", Dimension.ROOF_LENGTH, leg.length()))));
+                groups.add(place(at + ".place", leg));
             }
         }
         for (Survey.Occupant o : survey.occupants()) {
@@ -135,6 +139,20 @@ final class SurveyEntry extends EntryFields {
                             optionalText(path + ".source", "Source", o.source(), ""))));
         }
         return groups;
+    }
+
+    /** Where a leg is on the plan; a rise or drop has one end. */
+    private EntryForm.Group place(String path, Survey.RouteLeg leg) {
+        Survey.LegPlace p = leg.place();
+        String none = "not on the plan";
+        List<EntryForm.Input> inputs = new ArrayList<>(List.of(
+                measure(path + ".x", "At x", Dimension.ROOF_LENGTH, p == null ? null : p.x(), none),
+                measure(path + ".y", "At y", Dimension.ROOF_LENGTH, p == null ? null : p.y(), none)));
+        if (!leg.vertical()) {
+            inputs.add(measure(path + ".toX", "To x", Dimension.ROOF_LENGTH, p == null ? null : p.toX(), none));
+            inputs.add(measure(path + ".toY", "To y", Dimension.ROOF_LENGTH, p == null ? null : p.toY(), none));
+        }
+        return new EntryForm.Group("On the plan", path, "", inputs);
     }
 
     private static String numbers(List<Double> values) {

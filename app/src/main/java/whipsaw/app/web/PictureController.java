@@ -130,6 +130,32 @@ public class PictureController {
         return "redirect:/jobs/" + slug + "/survey#works";
     }
 
+    /** Adds a photograph to a leg of a way for cables. */
+    @PostMapping("/jobs/{slug}/routes/{route}/{leg}/photos")
+    public String legPhoto(
+            @PathVariable String slug,
+            @PathVariable String route,
+            @PathVariable int leg,
+            @RequestParam int base,
+            @RequestParam(required = false) MultipartFile upload,
+            @RequestParam(defaultValue = "") String caption,
+            @RequestParam(defaultValue = "") String who)
+            throws IOException {
+        Survey.Route at = jobs.open(slug).design().job().survey().routes().stream()
+                .filter(r -> r.id().equals(route) && leg >= 1 && leg <= r.legs().size())
+                .findFirst()
+                .orElseThrow(() -> new StoreException("there is no such leg in this job"));
+        List<String> photos =
+                with(at.legs().get(leg - 1).photos(), upload, caption, who, "make another leg of what they show");
+        jobs.change(
+                slug,
+                base,
+                List.of(new DocumentPatch.Change(
+                        "set", "$.survey.routes[id=" + route + "].legs[" + (leg - 1) + "].photos", photos)),
+                "Photograph of " + at.name() + ", leg " + leg);
+        return "redirect:/jobs/" + slug + "/survey#ways-for-cables";
+    }
+
     /** Pictures with another one kept. */
     private List<String> with(List<String> photos, MultipartFile upload, String caption, String who, String instead)
             throws IOException {

@@ -166,7 +166,11 @@ public class SurveyController {
         model.addAttribute("works", works);
         List<String> ids = Stream.concat(
                         survey.pins().stream().map(Survey.Pin::photos),
-                        works.stream().map(Structure.Work::photos))
+                        Stream.concat(
+                                works.stream().map(Structure.Work::photos),
+                                survey.routes().stream()
+                                        .flatMap(r -> r.legs().stream())
+                                        .map(Survey.RouteLeg::photos)))
                 .flatMap(List::stream)
                 .toList();
         model.addAttribute("photos", ids.isEmpty() ? Map.of() : pictures.known(ids));

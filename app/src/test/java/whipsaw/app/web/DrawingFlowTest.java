@@ -257,7 +257,7 @@ class DrawingFlowTest extends ServedTest {
         page.locator("#sun-day").fill("172");
         assertThat(page.locator("#section-words")).containsText("21 Jun");
         page.locator("#sun-hour").fill("12");
-        assertThat(page.locator("#section-words")).containsText("no module in shadow");
+        assertThat(page.locator("#section-words")).containsText("no row shadow");
         assertThat(page.locator("[data-layer=sun]")).isChecked();
         page.locator("#sun-day").fill("355");
         page.locator("#sun-hour").fill("8.25");

@@ -59,6 +59,7 @@ final class DesignChecks {
         all.checks.addAll(ExistingChecks.of(design, tables));
         all.siteGiven(tables);
         all.checks.addAll(SurveyChecks.of(design));
+        all.checks.addAll(VisitChecks.of(design));
         all.checks.addAll(CircuitChecks.of(design, tables));
         return all.checks;
     }

@@ -73,9 +73,12 @@ final class SurveyFigures {
     }
 
     private static String difference(UnitSystem units, SiteSizeReport.Line l) {
-        return Double.isNaN(l.drawnM())
-                ? "not established"
-                : Show.both(units, Dimension.PART_LENGTH, Math.abs(l.moreM())) + (l.moreM() < 0 ? " less" : " more");
+        if (Double.isNaN(l.drawnM())) {
+            return "not established";
+        }
+        double by = Math.abs(l.moreM());
+        return Show.both(units, by < 1 ? Dimension.PART_LENGTH : Dimension.ROOF_LENGTH, by)
+                + (l.moreM() < 0 ? " less" : " more");
     }
 
     static Working fit(Design design) {

@@ -8,7 +8,7 @@ import whipsaw.core.data.CsvRows;
 /** What can be pinned to the plan. */
 public final class PinKinds {
     /**
-     * @param group hazard, access or electrical
+     * @param group hazard, access, structure or electrical
      * @param reach whether a reach is asked
      * @param load whether a load is asked
      * @param noWalk whether nobody may step near it
@@ -36,6 +36,9 @@ public final class PinKinds {
     public static List<String> names() {
         return List.copyOf(KINDS.keySet());
     }
+
+    /** Kind of a pin whose photographs show what carries the roof. */
+    public static final String FROM_BELOW = "seen from below";
 
     public static Kind of(Survey.Pin pin) {
         return KINDS.get(pin.kind());

@@ -44,7 +44,7 @@ public final class RoofSwap {
         Survey survey = new Survey(
                 s.answers(),
                 s.pins().stream().map(swap::pin).toList(),
-                s.routes(),
+                s.routes().stream().map(swap::route).toList(),
                 s.viewers().stream().map(swap::viewer).toList(),
                 s.unseen(),
                 s.occupants(),
@@ -119,6 +119,23 @@ public final class RoofSwap {
         Measure[] at = at(p.x(), p.y());
         return new Survey.Pin(
                 p.id(), p.kind(), at[0], at[1], p.note(), p.reach(), p.load(), p.by(), p.seen(), p.photos());
+    }
+
+    private Survey.Route route(Survey.Route r) {
+        List<Survey.RouteLeg> legs = new ArrayList<>();
+        for (Survey.RouteLeg l : r.legs()) {
+            legs.add(new Survey.RouteLeg(l.name(), l.vertical(), l.length(), place(l.place()), l.photos()));
+        }
+        return new Survey.Route(r.id(), r.name(), r.note(), r.keys(), legs);
+    }
+
+    private Survey.LegPlace place(Survey.LegPlace p) {
+        if (p == null) {
+            return null;
+        }
+        Measure[] from = at(p.x(), p.y());
+        Measure[] to = p.toX() == null ? new Measure[2] : at(p.toX(), p.toY());
+        return new Survey.LegPlace(from[0], from[1], to[0], to[1]);
     }
 
     private Survey.Viewer viewer(Survey.Viewer v) {

@@ -97,8 +97,12 @@ public record Survey(
         }
     }
 
-    /** A way for cables that is there. */
-    public record Route(String id, String name, String note, List<RouteLeg> legs) {
+    /**
+     * A way for cables that is there.
+     *
+     * @param keys who holds the keys to it, may be empty
+     */
+    public record Route(String id, String name, String note, String keys, List<RouteLeg> legs) {
         public Route {
             legs = List.copyOf(legs);
         }
@@ -108,8 +112,29 @@ public record Survey(
         }
     }
 
-    /** @param vertical a rise or drop */
-    public record RouteLeg(String name, boolean vertical, Measure length) {}
+    /**
+     * @param vertical a rise or drop
+     * @param place on the plan, or null
+     * @param photos ids of pictures
+     */
+    public record RouteLeg(String name, boolean vertical, Measure length, LegPlace place, List<String> photos) {
+        public RouteLeg {
+            photos = List.copyOf(photos);
+        }
+    }
+
+    /**
+     * Where a leg lies on the plan.
+     *
+     * @param toX of its other end; null of a rise or drop
+     * @param toY of it
+     */
+    public record LegPlace(Measure x, Measure y, Measure toX, Measure toY) {
+        /** Straight from end to end; 0 of a rise or drop. */
+        public double lengthM() {
+            return toX == null ? 0 : Math.hypot(toX.si() - x.si(), toY.si() - y.si());
+        }
+    }
 
     /**
      * Somebody looking at the roof.

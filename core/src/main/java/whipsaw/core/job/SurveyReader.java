@@ -129,14 +129,37 @@ final class SurveyReader {
             legs.add(new Survey.RouteLeg(
                     leg.text("name", "Name of the leg", 60),
                     leg.flag("vertical", "Rise or drop", false),
-                    leg.measure("length", Fields.LEG)));
+                    leg.measure("length", Fields.LEG),
+                    place(leg.objectOrNull("place", "Place of the leg")),
+                    leg.texts("photos", "Photographs", 20, 80)));
             leg.done();
         }
         return new Survey.Route(
                 r.text("id", "Id", 40),
                 r.text("name", "Name of the way", 80),
                 r.textOrEmpty("note", "Note", 200),
+                r.textOrEmpty("keys", "Keys", 200),
                 legs);
+    }
+
+    private static Survey.LegPlace place(Doc doc) {
+        if (doc == null) {
+            return null;
+        }
+        Survey.LegPlace place = new Survey.LegPlace(
+                doc.measure("x", Fields.FAR_COORDINATE),
+                doc.measure("y", Fields.FAR_COORDINATE),
+                doc.measureOrNull("toX", Fields.FAR_COORDINATE),
+                doc.measureOrNull("toY", Fields.FAR_COORDINATE));
+        if ((place.toX() == null) != (place.toY() == null)) {
+            doc.problem(
+                    place.toX() == null ? "toX" : "toY",
+                    "Place of the leg",
+                    "missing",
+                    "give x and y of its other end");
+        }
+        doc.done();
+        return place;
     }
 
     private static Survey.Underlay underlay(Doc doc) {

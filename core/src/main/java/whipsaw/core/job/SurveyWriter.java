@@ -93,15 +93,27 @@ final class SurveyWriter {
                 .map;
     }
 
+    private static Object place(Survey.LegPlace p) {
+        return new Tree()
+                .length("x", p.x())
+                .length("y", p.y())
+                .length("toX", p.toX())
+                .length("toY", p.toY())
+                .map;
+    }
+
     private static Object route(Survey.Route r) {
         return new Tree()
                 .put("id", r.id())
                 .put("name", r.name())
                 .text("note", r.note())
+                .text("keys", r.keys())
                 .put("legs", Tree.list(r.legs(), leg -> new Tree()
                         .put("name", leg.name())
                         .put("vertical", leg.vertical())
                         .length("length", leg.length())
+                        .put("place", leg.place() == null ? null : place(leg.place()))
+                        .put("photos", leg.photos().isEmpty() ? null : leg.photos())
                         .map))
                 .map;
     }

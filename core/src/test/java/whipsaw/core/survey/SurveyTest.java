@@ -313,6 +313,38 @@ class SurveyTest {
                 .anyMatch(t -> t.startsWith("$.survey.answers.warrantyUntil.value") && t.contains("2026-05-31"));
     }
 
+    private static Map<String, Object> way(String name, String length, String toX) {
+        return Map.of(
+                "name",
+                name,
+                "vertical",
+                false,
+                "length",
+                length,
+                "place",
+                Map.of("x", "-4 m", "y", "2 m", "toX", toX, "toY", "2 m"));
+    }
+
+    /** A leg is at least as long as its ends are apart; photographs that were taken have a place. */
+    @Test
+    void whatAVisitWroteDownIsHeldAgainstItself() {
+        for (String[] c : new String[][] {{"10 m", "fits"}, {"9.9 m", "fails"}, {"14 m", "fits"}}) {
+            Map<String, Object> survey = new java.util.LinkedHashMap<>(answers());
+            survey.put(
+                    "routes", List.of(Map.of("id", "r", "name", "Shaft", "legs", List.of(way("over", c[0], "6 m")))));
+            Check leg = check(surveyed(survey), "survey.leg-r-1");
+            assertThat(leg == null).as(c[0]).isEqualTo(c[1].equals("fits"));
+        }
+        Map<String, Object> seen = new java.util.LinkedHashMap<>(answers("seenBelow", "yes"));
+        assertThat(check(surveyed(seen), "survey.seen-below").verdict()).isEqualTo(Verdict.CLOSE);
+        Map<String, Object> pin =
+                new java.util.LinkedHashMap<>(Map.of("id", "p", "kind", "seen from below", "x", "12 m", "y", "3 m"));
+        seen.put("pins", List.of(pin));
+        assertThat(check(surveyed(seen), "survey.seen-below")).isNotNull();
+        pin.put("photos", List.of("abc"));
+        assertThat(check(surveyed(seen), "survey.seen-below")).isNull();
+    }
+
     @Test
     void everythingASurveyHoldsIsWrittenAsItWasRead() {
         Map<String, Object> survey = new java.util.LinkedHashMap<>(answers("coverAge", 7, "exportLimit", "150 kW"));
@@ -342,8 +374,12 @@ class SurveyTest {
                         "r",
                         "name",
                         "Shaft",
+                        "keys",
+                        "caretaker, until 4 pm",
                         "legs",
-                        List.of(Map.of("name", "down", "vertical", true, "length", "8 m")))));
+                        List.of(
+                                Map.of("name", "down", "vertical", true, "length", "8 m", "photos", List.of("abc")),
+                                way("over the corridor", "12 m", "6 m")))));
         survey.put(
                 "viewers",
                 List.of(Map.of(
@@ -395,7 +431,7 @@ class SurveyTest {
                                 "5 m from 1, 5 m from 4")))
                 .job();
         assertThat(JobReader.read(JobWriter.write(job), false).job()).isEqualTo(job);
-        assertThat(job.survey().routes().get(0).lengthM()).isEqualTo(8);
+        assertThat(job.survey().routes().get(0).lengthM()).isEqualTo(20);
         assertThat(job.survey().occupants().get(0).kwhPerDay()).isEqualTo(60);
     }
 
@@ -421,6 +457,7 @@ class SurveyTest {
         annex.put("upAzimuth", "40 deg");
         survey.put("roofs", List.of(Map.of("id", "a", "name", "Annex", "x", "70 m", "y", "-5 m", "roof", annex)));
         survey.put("pins", List.of(Map.of("id", "p", "kind", "leak", "x", "12 m", "y", "3 m")));
+        survey.put("routes", List.of(Map.of("id", "r", "name", "Shaft", "legs", List.of(way("over", "12 m", "6 m")))));
         var job = surveyed(survey, "roof.upAzimuth", "10 deg").job();
         var over = whipsaw.core.job.RoofSwap.to(job, "a", 180);
         assertThat(over.survey().roofName()).isEqualTo("Annex");
@@ -431,6 +468,9 @@ class SurveyTest {
         assertThat(pin.x().si()).isCloseTo(-58 * Math.cos(turn) - 8 * Math.sin(turn), within(1e-3));
         assertThat(pin.y().si()).isCloseTo(-58 * Math.sin(turn) + 8 * Math.cos(turn), within(1e-3));
         assertThat(Jobs.SOLVER.problems(over)).isEmpty();
+        var leg = over.survey().routes().get(0).legs().get(0).place();
+        assertThat(leg.lengthM()).isCloseTo(10, within(1e-3));
+        assertThat(leg.x().si()).isNotCloseTo(-4, within(1.0));
         var back = whipsaw.core.job.RoofSwap.to(over, "a", 180);
         assertThat(back.roof()).isEqualTo(job.roof());
         assertThat(back.survey().pins().get(0).x().si()).isCloseTo(12, within(2e-4));

@@ -120,23 +120,35 @@ final class SurveyEntry extends EntryFields {
         }
         for (Survey.Occupant o : survey.occupants()) {
             String path = "$.survey.occupants[id=" + o.id() + "]";
+            List<EntryForm.Input> inputs = new ArrayList<>(List.of(
+                    text(path + ".name", "Name", o.name()), optionalText(path + ".meter", "Meter", o.meter(), "")));
+            if (o.year() == null) {
+                inputs.add(new EntryForm.Input(
+                        path + ".kw",
+                        "Mean power, hours 0 to 23",
+                        numbers(o.kw()),
+                        "kW",
+                        "24 numbers; or a file of readings on the survey page",
+                        List.of(),
+                        "numbers",
+                        false));
+            } else {
+                inputs.add(number(
+                        path + ".year.summerFrom",
+                        "Tariff's summer from month",
+                        o.year().summerFrom(),
+                        ""));
+                inputs.add(number(path + ".year.summerTo", "to month", o.year().summerTo(), ""));
+            }
+            inputs.add(optionalText(path + ".source", "Source", o.source(), ""));
             groups.add(new EntryForm.Group(
-                    o.name() + ", " + Show.number(o.kwhPerDay(), 0) + " kWh a day",
+                    o.name() + ", " + Show.number(o.kwhPerDay(), 0) + " kWh a day"
+                            + (o.year() == null
+                                    ? ""
+                                    : ", 8760 hours from " + o.year().from()),
                     "",
                     path,
-                    List.of(
-                            text(path + ".name", "Name", o.name()),
-                            optionalText(path + ".meter", "Meter", o.meter(), ""),
-                            new EntryForm.Input(
-                                    path + ".kw",
-                                    "Mean power, hours 0 to 23",
-                                    numbers(o.kw()),
-                                    "kW",
-                                    "24 numbers; or a file of readings on the survey page",
-                                    List.of(),
-                                    "numbers",
-                                    false),
-                            optionalText(path + ".source", "Source", o.source(), ""))));
+                    inputs));
         }
         return groups;
     }

@@ -2,10 +2,12 @@ package whipsaw.app.web;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -24,6 +26,7 @@ import whipsaw.app.store.JobStore;
 import whipsaw.app.store.PictureStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Problem;
 import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
@@ -32,6 +35,8 @@ import whipsaw.core.survey.Consequences;
 import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.survey.SurveySheet;
 import whipsaw.core.survey.UseByHour;
+import whipsaw.core.survey.YearOfUse;
+import whipsaw.core.units.UnitSystem;
 
 /** The survey sheet: what is known, what is missing for which stage, and what comes of it; on a desk, a phone and paper. */
 @Controller
@@ -175,6 +180,13 @@ public class SurveyController {
                 .toList();
         model.addAttribute("photos", ids.isEmpty() ? Map.of() : pictures.known(ids));
         model.addAttribute("units", design.job().project().units());
+        Map<String, List<YearOfUse.Profile>> profiles = new LinkedHashMap<>();
+        survey.occupants().stream()
+                .filter(o -> o.year() != null)
+                .forEach(o -> profiles.put(o.id(), YearOfUse.profiles(o.year())));
+        model.addAttribute("profiles", profiles);
+        model.addAttribute("zone", ZoneId.systemDefault().getId());
+        model.addAttribute("zones", new TreeSet<>(ZoneId.getAvailableZoneIds()));
     }
 
     /** Stores what was written on the sheet; nothing when one answer cannot be taken. */
@@ -283,14 +295,15 @@ public class SurveyController {
         return Download.of(slug + "-survey.pdf", MediaType.APPLICATION_PDF, pdf.render("survey-blank", filled, style));
     }
 
-    /** An occupant's use by the hour from a file of readings. */
+    /** An occupant's use from a file of readings: a year by the hour where it tells one, else a typical day. */
     @PostMapping("/jobs/{slug}/occupants")
     public String occupant(
             @PathVariable String slug,
             @RequestParam int base,
             @RequestParam(defaultValue = "") String name,
             @RequestParam(defaultValue = "") String meter,
-            @RequestParam(required = false) MultipartFile upload)
+            @RequestParam(required = false) MultipartFile upload,
+            ReadingsForm form)
             throws IOException {
         if (upload == null || upload.isEmpty() || upload.getSize() > LONGEST_FILE) {
             throw WorkOutController.refused(
@@ -299,29 +312,77 @@ public class SurveyController {
                     "",
                     "are missing or over 4 MB: choose a CSV file with a time and kW on each line");
         }
+        String csv = new String(upload.getBytes(), StandardCharsets.UTF_8);
+        String file = String.valueOf(upload.getOriginalFilename());
+        Map<String, Object> o = new LinkedHashMap<>();
+        o.put("id", "occ-" + Long.toString(System.currentTimeMillis(), 36));
+        o.put("name", name.strip());
+        o.put("meter", meter.strip());
         try {
-            UseByHour use = UseByHour.read(new String(upload.getBytes(), StandardCharsets.UTF_8));
-            Map<String, Object> o = new LinkedHashMap<>();
-            o.put("id", "occ-" + Long.toString(System.currentTimeMillis(), 36));
-            o.put("name", name.strip());
-            o.put("meter", meter.strip());
-            o.put("kw", use.kw());
-            String file = String.valueOf(upload.getOriginalFilename());
-            String words = use.readings() + " readings of " + (file.length() > 60 ? file.substring(0, 60) : file)
-                    + (use.leftOut().isEmpty()
-                            ? ""
-                            : ", " + use.leftOut().size() + " lines left out, first "
-                                    + use.leftOut().get(0));
-            o.put("source", words.length() > 160 ? words.substring(0, 157) + "..." : words);
-            jobs.change(
-                    slug,
-                    base,
-                    List.of(new DocumentPatch.Change("append", "$.survey.occupants", o)),
-                    "Use of " + name.strip());
+            UnitSystem units = jobs.open(slug).design().job().project().units();
+            String words = YearOfUse.tellsAYear(csv)
+                    ? year(o, YearOfUse.read(csv, form.how(units == UnitSystem.US)))
+                    : day(o, UseByHour.read(csv));
+            String source = words.formatted(file.length() > 50 ? file.substring(0, 50) : file);
+            o.put("source", source.length() > 160 ? source.substring(0, 157) + "..." : source);
         } catch (IllegalArgumentException e) {
-            throw WorkOutController.refused(
-                    "$.upload", "Readings", String.valueOf(upload.getOriginalFilename()), e.getMessage());
+            throw WorkOutController.refused("$.upload", "Readings", file, e.getMessage());
         }
+        jobs.change(
+                slug,
+                base,
+                List.of(new DocumentPatch.Change("append", "$.survey.occupants", o)),
+                "Use of " + name.strip());
         return "redirect:/jobs/" + slug + "/survey#use";
+    }
+
+    /**
+     * How a file of readings is to be read, as the page asks it.
+     *
+     * @param clock what its times go by
+     * @param energy whether it gives kWh in each interval
+     */
+    public record ReadingsForm(String zone, String clock, String energy, String summerFrom, String summerTo) {
+        YearOfUse.How how(boolean monthFirst) {
+            if (zone == null || !ZoneId.getAvailableZoneIds().contains(zone.strip())) {
+                throw new IllegalArgumentException(
+                        "need the time zone of the tariff: '" + zone + "' is not known, for example Europe/London");
+            }
+            return new YearOfUse.How(
+                    ZoneId.of(zone.strip()),
+                    YearOfUse.Clock.valueOf(clock == null ? "LOCAL" : clock),
+                    monthFirst,
+                    "kWh".equals(energy),
+                    month(summerFrom),
+                    month(summerTo));
+        }
+
+        private static int month(String typed) {
+            if (typed == null || !typed.strip().matches("[1-9]|1[0-2]")) {
+                throw new IllegalArgumentException(
+                        "need the tariff's summer by months: '" + typed + "' is none of 1 to 12, for example 4");
+            }
+            return Integer.parseInt(typed.strip());
+        }
+    }
+
+    private static String day(Map<String, Object> o, UseByHour use) {
+        o.put("kw", use.kw());
+        return use.readings() + " readings of %s, a typical day" + left(use.leftOut());
+    }
+
+    private static String year(Map<String, Object> o, YearOfUse use) {
+        o.put("kw", YearOfUse.typicalDay(use.year()));
+        o.put("year", JobWriter.year(use.year()));
+        return use.readings() + " readings of %s"
+                + (use.filled() == 0 ? "" : ", " + use.filled() + " hours without one filled")
+                + (use.skipped() == 0 ? "" : ", " + use.skipped() + " hour skipped by summer time")
+                + left(use.leftOut());
+    }
+
+    private static String left(List<String> lines) {
+        return lines.isEmpty()
+                ? ""
+                : ", " + lines.size() + " lines left out, first " + lines.get(0).replace("%", "%%");
     }
 }

@@ -19,6 +19,11 @@ import whipsaw.core.units.Quantity;
 public final class JobWriter {
     private JobWriter() {}
 
+    /** A year of readings as a document holds it. */
+    public static Object year(Survey.Year year) {
+        return SurveyWriter.year(year);
+    }
+
     public static Map<String, Object> write(Job job) {
         Tree doc = new Tree().put("schema", Job.SCHEMA);
         doc.put(

@@ -149,8 +149,9 @@ public record Survey(
      *
      * @param kw mean power of each hour of the day, 24 of them
      * @param source where the figures come from
+     * @param year of readings, or null
      */
-    public record Occupant(String id, String name, String meter, List<Double> kw, String source) {
+    public record Occupant(String id, String name, String meter, List<Double> kw, String source, Year year) {
         public Occupant {
             kw = List.copyOf(kw);
         }
@@ -161,6 +162,29 @@ public record Survey(
 
         public double kwhPerDay() {
             return kw.stream().mapToDouble(Double::doubleValue).sum();
+        }
+    }
+
+    /**
+     * Mean power of every hour of 365 days by the tariff's clock; 29 February is none of them.
+     *
+     * @param zone of the tariff, as {@code Europe/London}
+     * @param from first day
+     * @param summerFrom first month of the tariff's summer
+     * @param summerTo last month of it
+     * @param kw 8760 of them
+     */
+    public record Year(String zone, LocalDate from, int summerFrom, int summerTo, List<Double> kw) {
+        public Year {
+            kw = List.copyOf(kw);
+        }
+
+        public double kwh() {
+            return kw.stream().mapToDouble(Double::doubleValue).sum();
+        }
+
+        public double kwMost() {
+            return kw.stream().mapToDouble(Double::doubleValue).max().orElse(0);
         }
     }
 

@@ -1,5 +1,7 @@
 package whipsaw.core.job;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -10,6 +12,8 @@ import whipsaw.core.units.Measure;
 final class SurveyReader {
     private static final int MOST = 500;
     private static final int HOURS = 24;
+    private static final int DAYS = 365;
+    private static final double MOST_KW = 100_000;
 
     private SurveyReader() {}
 
@@ -56,7 +60,8 @@ final class SurveyReader {
                     o.text("name", "Name of the occupant", 80),
                     o.textOrEmpty("meter", "Meter", 40),
                     o.numbers("kw", "Power by the hour, kW", HOURS, 0, 100_000),
-                    o.textOrEmpty("source", "Source", 160)));
+                    o.textOrEmpty("source", "Source", 160),
+                    year(o.objectOrNull("year", "Year of readings"))));
             o.done();
         }
         List<Survey.OtherRoof> roofs = new ArrayList<>();
@@ -84,6 +89,51 @@ final class SurveyReader {
                 underlay(doc),
                 name.isEmpty() ? Survey.NONE.roofName() : name,
                 roofs);
+    }
+
+    /** Each day a text of 24 numbers. */
+    private static Survey.Year year(Doc doc) {
+        if (doc == null) {
+            return null;
+        }
+        String zone = doc.text("zone", "Time zone of the tariff", 60);
+        if (zone != null && !ZoneId.getAvailableZoneIds().contains(zone)) {
+            doc.problem("zone", "Time zone of the tariff", zone, "is not known: for example Europe/London");
+        }
+        LocalDate from = doc.date("from", "First day");
+        int summerFrom = doc.whole("summerFrom", "Summer from month", 1, 12);
+        int summerTo = doc.whole("summerTo", "Summer to month", 1, 12);
+        List<Double> kw = new ArrayList<>();
+        List<String> days = doc.texts("days", "Days of readings", DAYS, 400);
+        if (days.size() != DAYS) {
+            doc.problem("days", "Days of readings", days.size() + " days", "are not 365");
+        }
+        for (int d = 0; d < days.size(); d++) {
+            String[] hours = days.get(d).strip().split(" ");
+            for (String hour : hours) {
+                double value = kw(hour);
+                if (hours.length != HOURS || !(value >= 0 && value <= MOST_KW)) {
+                    doc.problem(
+                            "days",
+                            "Days of readings",
+                            hours.length != HOURS ? hours.length + " numbers" : hour,
+                            "on day " + (d + 1) + ": a day is 24 numbers of 0 to 100 000 kW with a space between");
+                    d = days.size();
+                    break;
+                }
+                kw.add(value);
+            }
+        }
+        doc.done();
+        return new Survey.Year(zone, from, summerFrom, summerTo, kw);
+    }
+
+    private static double kw(String text) {
+        try {
+            return Double.parseDouble(text);
+        } catch (NumberFormatException e) {
+            return Double.NaN;
+        }
     }
 
     private static Survey.Answer answer(Doc a, SurveyQuestion q) {

@@ -1,9 +1,14 @@
 package whipsaw.core.job;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
 import whipsaw.core.units.Quantity;
 
 /** Writes what a visit found. */
 final class SurveyWriter {
+    private static final int HOURS = 24;
+
     private SurveyWriter() {}
 
     static Object survey(Survey survey) {
@@ -33,6 +38,7 @@ final class SurveyWriter {
                 .text("meter", o.meter())
                 .put("kw", o.kw())
                 .text("source", o.source())
+                .put("year", o.year() == null ? null : year(o.year()))
                 .map));
         doc.put("roofName", survey.roofName());
         if (!survey.roofs().isEmpty()) {
@@ -90,6 +96,22 @@ final class SurveyWriter {
                 .text("by", p.by())
                 .put("seen", p.seen() == null ? null : p.seen().toString())
                 .put("photos", p.photos().isEmpty() ? null : p.photos())
+                .map;
+    }
+
+    static Object year(Survey.Year y) {
+        List<String> days = new ArrayList<>();
+        for (int d = 0; d * HOURS < y.kw().size(); d++) {
+            days.add(y.kw().subList(d * HOURS, (d + 1) * HOURS).stream()
+                    .map(v -> v == Math.rint(v) ? String.valueOf(Math.round(v)) : String.valueOf(v))
+                    .collect(Collectors.joining(" ")));
+        }
+        return new Tree()
+                .put("zone", y.zone())
+                .put("from", y.from().toString())
+                .put("summerFrom", y.summerFrom())
+                .put("summerTo", y.summerTo())
+                .put("days", days)
                 .map;
     }
 

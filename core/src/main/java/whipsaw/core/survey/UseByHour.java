@@ -37,11 +37,9 @@ public record UseByHour(List<Double> kw, int readings, List<String> leftOut) {
             if (line.isEmpty() || line.startsWith("#")) {
                 continue;
             }
-            // where cells are parted otherwise a comma is a decimal one
-            String[] cells = line.split(line.matches(".*[;\\t].*") ? "[;\\t]" : ",");
             Matcher time = TIME.matcher(line);
-            double kw = number(cells[cells.length - 1]);
-            if (cells.length > 1 && time.find() && kw >= 0) {
+            double kw = lastCell(line);
+            if (time.find() && kw >= 0) {
                 int hour = Integer.parseInt(time.group(1)) % HOURS;
                 sum[hour] += kw;
                 count[hour]++;
@@ -65,6 +63,13 @@ public record UseByHour(List<Double> kw, int readings, List<String> leftOut) {
             leftOut.add("and " + (left - leftOut.size()) + " more lines");
         }
         return new UseByHour(kw, taken, leftOut);
+    }
+
+    /** The number in the last cell of a line; below 0 where there is none. */
+    static double lastCell(String line) {
+        // where cells are parted otherwise a comma is a decimal one
+        String[] cells = line.split(line.matches(".*[;\\t].*") ? "[;\\t]" : ",");
+        return cells.length > 1 ? number(cells[cells.length - 1]) : -1;
     }
 
     private static double number(String cell) {

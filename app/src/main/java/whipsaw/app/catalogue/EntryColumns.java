@@ -28,7 +28,8 @@ public final class EntryColumns {
             text("edition", "Edition", "1"),
             text("maker", "Maker", "Yarrowby"),
             text("name", "Name as on the datasheet", "YB 500 half-cut"),
-            text("source", "Source of the figures", "datasheet of May 2026"),
+            text("source", "Source of the figures", "datasheet YB-500, revision C"),
+            text("dated", "Date of the source", "2026-05-31"),
             text("status", "Status: unconfirmed or invented", "unconfirmed"));
 
     private static final Map<String, List<Column>> OWN = Map.of(

@@ -17,6 +17,7 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.survey.Soiling;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Unit;
 
@@ -112,12 +113,21 @@ public final class Schedules {
                 "uplift_Pa",
                 "uplift_psf",
                 "string",
-                "in_string");
+                "in_string",
+                "shaded_in_window",
+                "dirt_source",
+                "dirt_distance_m",
+                "dirt_bearing_deg",
+                "in_drift");
+        int[] shaded = design.shade().instantsInWindow();
+        Soiling soiling = Soiling.of(design.job(), design.layout());
         for (HoldDown.Demand d : design.holdDown().demands()) {
             ArrayLayout.Module m = d.module();
             Coordinate at = design.layout().corners(m)[0];
             Circuits.PvString s = strings.get(m.index());
             double uplift = d.pressure().upliftPa();
+            Soiling.From dirt =
+                    soiling.from(design.layout(), m).stream().findFirst().orElse(null);
             boolean known = design.holdDown().established();
             t.row(
                     plain(m.number()),
@@ -129,7 +139,12 @@ public final class Schedules {
                     known ? number(uplift, 1) : UNKNOWN,
                     known ? number(Unit.POUND_PER_SQUARE_FOOT.fromSi(uplift), 2) : UNKNOWN,
                     s == null ? "none" : s.name(),
-                    s == null ? null : s.modules().indexOf(m.index()) + 1);
+                    s == null ? null : s.modules().indexOf(m.index()) + 1,
+                    shaded[m.index()],
+                    dirt == null ? null : dirt.name(),
+                    dirt == null ? null : number(dirt.distanceM(), 1),
+                    dirt == null ? null : number(dirt.bearingDeg(), 0),
+                    dirt == null ? null : dirt.inDrift() ? "yes" : "no");
         }
         return t.build();
     }

@@ -1,6 +1,8 @@
 package whipsaw.app.web;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -40,10 +42,34 @@ public class WorkingController {
         }
         model.addAttribute("working", working);
         model.addAttribute("beside", beside(shown, figure));
+        model.addAttribute("others", others(shown, figure));
         model.addAttribute("slug", slug);
         model.addAttribute("job", shown.design().job());
         model.addAttribute("revision", shown.revision());
         return working;
+    }
+
+    /** Other figures of the module a position stands at, by their key. */
+    private static Map<String, String> others(JobService.Shown shown, String figure) {
+        if (!figure.startsWith("ballast/")) {
+            return Map.of();
+        }
+        return shown.design().holdDown().positions().stream()
+                .filter(p ->
+                        figure.equals("ballast/" + p.number()) && !p.shares().isEmpty())
+                .findFirst()
+                .map(p -> shown.design()
+                        .layout()
+                        .modules()
+                        .get(p.shares().get(0).module())
+                        .number())
+                .map(number -> {
+                    Map<String, String> keys = new LinkedHashMap<>();
+                    keys.put("uplift/" + number, "uplift of " + number);
+                    keys.put("shaded/" + number, "shading and dirt");
+                    return keys;
+                })
+                .orElse(Map.of());
     }
 
     private static List<NeighbourDifferences.Difference> beside(JobService.Shown shown, String figure) {

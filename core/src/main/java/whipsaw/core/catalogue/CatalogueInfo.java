@@ -1,5 +1,6 @@
 package whipsaw.core.catalogue;
 
+import java.time.LocalDate;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
 
@@ -11,12 +12,14 @@ import whipsaw.core.working.DataStatus;
  * @param maker who makes it
  * @param name as on a datasheet
  * @param source of the figures
+ * @param dated date of the source; null when it has none
  */
-public record CatalogueInfo(String code, String edition, String maker, String name, String source, DataStatus status)
+public record CatalogueInfo(
+        String code, String edition, String maker, String name, String source, LocalDate dated, DataStatus status)
         implements DataSource {
 
     @Override
     public String words() {
-        return maker + " " + name + ", edition " + edition + " (" + source + ")";
+        return maker + " " + name + ", edition " + edition + " (" + source + (dated == null ? "" : ", " + dated) + ")";
     }
 }

@@ -7,6 +7,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
+import whipsaw.core.survey.Soiling;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -132,12 +133,14 @@ final class ShadeFigures {
                 .findFirst()
                 .orElse(null);
         ModuleShade shade = design.shade();
-        if (m == null || shade.things().isEmpty()) {
+        if (m == null) {
             return null;
         }
         double share = shade.yearShare()[m.index()];
         Working.Builder w = Working.of(
-                "shaded/" + number, "Shading of module " + number, percent(share) + " of the year's direct sun");
+                "shaded/" + number,
+                "Shading and dirt of module " + number,
+                percent(share) + " of the year's direct sun in shade");
         for (ModuleShade.Hour h : shade.inWindow()) {
             String by = h.shadows().stream()
                     .filter(s -> s.modules().get(m.index()))
@@ -149,6 +152,16 @@ final class ShadeFigures {
                     by.isEmpty() ? "none" : by,
                     by.isEmpty() ? "in the sun" : "in shade",
                     "");
+        }
+        UnitSystem units = design.job().project().units();
+        for (Soiling.From from : Soiling.of(design.job(), design.layout()).from(design.layout(), m)) {
+            w.step(
+                    "",
+                    "to " + from.name() + ", from the middle of the module",
+                    from.inDrift() ? "in its drift" : "not in a drift known",
+                    Show.both(units, Dimension.ROOF_LENGTH, from.distanceM()) + " at "
+                            + Show.number(from.bearingDeg(), 0) + "°",
+                    "survey: sources of dirt");
         }
         return w.step(
                         "",

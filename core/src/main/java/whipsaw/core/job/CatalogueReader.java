@@ -24,6 +24,7 @@ final class CatalogueReader {
                 doc.text("maker", "Maker", 80),
                 doc.text("name", "Name", 120),
                 doc.text("source", "Source", 300),
+                doc.dateOrNull("dated", "Date of the source"),
                 DataStatus.valueOf(doc.choice("status", "Status", List.of("confirmed", "unconfirmed", "invented"))
                         .toUpperCase(Locale.ROOT)));
     }

@@ -146,6 +146,7 @@ public final class JobWriter {
                 .put("maker", info.maker())
                 .put("name", info.name())
                 .put("source", info.source())
+                .put("dated", info.dated() == null ? null : info.dated().toString())
                 .put("status", info.status().name().toLowerCase(Locale.ROOT));
     }
 

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
@@ -184,11 +183,18 @@ public final class Consequences {
 
     /** Modules in the drift of an exhaust, and sources of dirt around. */
     private void soiling() {
+        Soiling soiling = Soiling.of(job, layout);
         for (Job.Obstruction o : job.roof().obstructions()) {
             if (o.conduct().exhaust() == null) {
                 continue;
             }
-            long in = inDrift(o);
+            Soiling.Source source = soiling.sources().stream()
+                    .filter(s -> s.id().equals(o.id()))
+                    .findFirst()
+                    .orElseThrow();
+            long in = layout.modules().stream()
+                    .filter(m -> source.from(Soiling.middle(layout, m)).inDrift())
+                    .count();
             if (in > 0) {
                 add(
                         Kind.LATER,
@@ -204,7 +210,7 @@ public final class Consequences {
                     Kind.LATER,
                     "dirt",
                     "Look at the soiling every " + Show.number(SurveyRules.value("look_" + dirt), 0) + " months",
-                    reach(survey.number("dirtDistance"), survey.number("dirtDirection")),
+                    reach(soiling),
                     dirt + (survey.text("dirtDistance").isEmpty() ? "" : " at " + survey.text("dirtDistance")));
         }
         if (survey.yes("newOccupant")) {
@@ -217,62 +223,28 @@ public final class Consequences {
         }
     }
 
-    /**
-     * The nearest and the farthest module of a source of dirt, which lies at a distance from the nearest in a direction
-     * from the middle of the array; empty while either is not known.
-     */
-    private String reach(double distanceM, double azimuthDeg) {
-        if (Double.isNaN(distanceM)
-                || Double.isNaN(azimuthDeg)
-                || layout.modules().isEmpty()) {
+    /** The nearest and the farthest module of the source the survey names; empty while its place is not known. */
+    private String reach(Soiling soiling) {
+        Soiling.Source source = soiling.sources().stream()
+                .filter(s -> s.id().isEmpty())
+                .findFirst()
+                .orElse(null);
+        if (source == null) {
             return "";
         }
-        double way = Math.toRadians(azimuthDeg - job.roof().upAzimuth().si());
-        double alongX = Math.sin(way);
-        double alongY = Math.cos(way);
-        Coordinate middle = new Coordinate(
-                layout.modules().stream()
-                        .mapToDouble(m -> middle(m).x)
-                        .average()
-                        .orElse(0),
-                layout.modules().stream()
-                        .mapToDouble(m -> middle(m).y)
-                        .average()
-                        .orElse(0));
-        double front = layout.modules().stream()
-                .mapToDouble(m -> (middle(m).x - middle.x) * alongX + (middle(m).y - middle.y) * alongY)
-                .max()
-                .orElse(0);
-        Coordinate source =
-                new Coordinate(middle.x + (front + distanceM) * alongX, middle.y + (front + distanceM) * alongY);
-        Comparator<ArrayLayout.Module> away =
-                Comparator.comparingDouble(m -> middle(m).distance(source));
+        Comparator<ArrayLayout.Module> away = Comparator.comparingDouble(
+                m -> source.from(Soiling.middle(layout, m)).distanceM());
         ArrayLayout.Module near = layout.modules().stream().min(away).orElseThrow();
         ArrayLayout.Module far = layout.modules().stream().max(away).orElseThrow();
-        return "nearest module " + near.number() + " at "
-                + Show.both(units, Dimension.ROOF_LENGTH, middle(near).distance(source)) + ", farthest " + far.number()
-                + " at " + Show.both(units, Dimension.ROOF_LENGTH, middle(far).distance(source));
+        return "nearest module " + near.number() + " at " + distance(source, near) + ", farthest " + far.number()
+                + " at " + distance(source, far);
     }
 
-    private Coordinate middle(ArrayLayout.Module m) {
-        Coordinate[] c = layout.corners(m);
-        return new Coordinate((c[0].x + c[2].x) / 2, (c[0].y + c[2].y) / 2);
-    }
-
-    private long inDrift(Job.Obstruction o) {
-        double reach = SurveyRules.value("exhaust_reach");
-        double half = SurveyRules.value("exhaust_half_angle");
-        double way = o.conduct().exhaust().si() - job.roof().upAzimuth().si();
-        double x = o.x().si() + o.width().si() / 2;
-        double y = o.y().si() + o.depth().si() / 2;
-        return layout.modules().stream()
-                .filter(m -> {
-                    double dx = middle(m).x - x;
-                    double dy = middle(m).y - y;
-                    double off = Math.abs((Math.toDegrees(Math.atan2(dx, dy)) - way + 900) % 360 - 180);
-                    return Math.hypot(dx, dy) <= reach && off <= half;
-                })
-                .count();
+    private String distance(Soiling.Source source, ArrayLayout.Module m) {
+        return Show.both(
+                units,
+                Dimension.ROOF_LENGTH,
+                source.from(Soiling.middle(layout, m)).distanceM());
     }
 
     private void corrosion() {

@@ -94,6 +94,42 @@ class SurveyTest {
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
     }
 
+    /** From each module: how far a flue is, which way it lies, and whether the module is where it blows. */
+    @Test
+    void dirtIsToldModuleByModule() {
+        Map<String, Object> flue = Map.of(
+                "id", "f", "name", "Flue", "kind", "flue", "x", "29.5 m", "y", "19.5 m", "width", "1 m", "depth", "1 m",
+                "height", "1 m", "exhaust", "90 deg");
+        Map<String, Object> survey = answers("dirt", "railway", "dirtDistance", "50 m", "dirtDirection", "270 deg");
+        Design d = surveyed(survey, "roof.obstructions", List.of(flue), "roof.upAzimuth", "0 deg");
+        Soiling soiling = Soiling.of(d.job(), d.layout());
+        int in = 0;
+        for (var m : d.layout().modules()) {
+            var c = d.layout().corners(m);
+            double dx = 30 - (c[0].x + c[2].x) / 2;
+            double dy = 20 - (c[0].y + c[2].y) / 2;
+            Soiling.From from = soiling.from(d.layout(), m).stream()
+                    .filter(f -> f.name().equals("Flue"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(from.distanceM()).isCloseTo(Math.hypot(dx, dy), within(1e-9));
+            assertThat(Math.sin(Math.toRadians(from.bearingDeg())) * from.distanceM())
+                    .isCloseTo(dx, within(1e-6));
+            // it blows to the east
+            assertThat(!from.inDrift() || dx < 0).isTrue();
+            in += from.inDrift() ? 1 : 0;
+        }
+        assertThat(in).isPositive();
+        assertThat(consequences(d).get("drift-f").amount()).isEqualTo(in + " modules");
+        double nearest = d.layout().modules().stream()
+                .flatMap(m -> soiling.from(d.layout(), m).stream())
+                .filter(f -> f.name().equals("railway"))
+                .mapToDouble(Soiling.From::distanceM)
+                .min()
+                .orElseThrow();
+        assertThat(nearest).isBetween(50.0, 60.0);
+    }
+
     @Test
     void anOldRoofStopsTheJobAndOneThatEndsBeforeTheArrayWarns() {
         assertThat(check(surveyed(answers("coverAge", 40)), "survey.cover-age").verdict())

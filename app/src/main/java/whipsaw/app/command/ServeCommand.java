@@ -69,6 +69,7 @@ public final class ServeCommand {
             }
             System.out.println("Whipsaw is at http://" + LOOPBACK + ":" + chosen + "/");
             System.out.println("Data: " + data.toAbsolutePath() + "   Stop with Ctrl-C.");
+            warmUp(context, chosen);
         } catch (IllegalArgumentException | DataFolder.Trouble e) {
             System.err.println(e.getMessage());
             System.exit(1);
@@ -84,19 +85,51 @@ public final class ServeCommand {
      */
     private static void rehearse(ConfigurableApplicationContext context, int port) {
         try {
-            for (JobStore.Listed job : context.getBean(JobStore.class).list()) {
-                for (String page : List.of("/", "/jobs/" + job.slug())) {
-                    try (InputStream in = URI.create("http://" + LOOPBACK + ":" + port + page)
-                            .toURL()
-                            .openStream()) {
-                        in.readAllBytes();
-                    }
-                }
+            fetch(port, "/");
+            List<JobStore.Listed> jobs = context.getBean(JobStore.class).list();
+            for (JobStore.Listed job : jobs) {
+                fetch(port, "/jobs/" + job.slug());
+            }
+            if (!jobs.isEmpty()) {
+                print(port, jobs.get(0).slug());
             }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
         context.close();
+    }
+
+    private static void fetch(int port, String page) throws IOException {
+        try (InputStream in =
+                URI.create("http://" + LOOPBACK + ":" + port + page).toURL().openStream()) {
+            in.readAllBytes();
+        }
+    }
+
+    private static void print(int port, String slug) throws IOException {
+        for (String file : List.of("sheet.pdf", "schedules.xlsx", "plan.dxf")) {
+            fetch(port, "/jobs/" + slug + "/" + file);
+        }
+    }
+
+    /** Prints a job once in the background, so that the first print somebody asks for does not wait for fonts and classes. */
+    private static void warmUp(ConfigurableApplicationContext context, int port) {
+        Thread thread = new Thread(
+                () -> {
+                    try {
+                        List<JobStore.Listed> jobs =
+                                context.getBean(JobStore.class).list();
+                        if (!jobs.isEmpty()) {
+                            print(port, jobs.get(jobs.size() - 1).slug());
+                        }
+                    } catch (IOException | RuntimeException e) {
+                        // nothing rests on it: whoever prints meets the same trouble and is told
+                    }
+                },
+                "warm-up");
+        thread.setDaemon(true);
+        thread.setPriority(Thread.MIN_PRIORITY);
+        thread.start();
     }
 
     private static int port(String text) {

@@ -21,6 +21,8 @@ public final class PlanDrawing {
     /** Height of ordinary text on paper. */
     private static final double PAPER_TEXT_M = 0.0027;
 
+    private static final double REACTION_TEXT_M = 0.0017;
+
     private final Design design;
     private final PaperSize sheet;
     private final boolean brief;
@@ -76,6 +78,41 @@ public final class PlanDrawing {
         return new PlanDrawing(design, sheet, false, List.of()).draw(ownStyle ? Style.OWN : Style.PAGE, false);
     }
 
+    /**
+     * The plan of the members with what the array sets down at their supports, on paper.
+     *
+     * @param told what the figures are
+     */
+    public record Reactions(String svg, String told) {}
+
+    /** Null without members. */
+    public static Reactions reactions(Design design, PaperSize sheet, boolean ownStyle) {
+        return design.members().sets().isEmpty()
+                ? null
+                : new PlanDrawing(design, sheet, false, List.of()).drawReactions(ownStyle ? Style.OWN : Style.PAGE);
+    }
+
+    private Reactions drawReactions(Style style) {
+        Envelope box = extent(design, textM);
+        svg.open("svg", size() + "viewBox=\"" + viewBox(box) + "\" xmlns=\"http://www.w3.org/2000/svg\"");
+        if (style == Style.OWN) {
+            svg.raw("<style>" + PaperPens.at(PaperScale.of(design, sheet)) + "</style>");
+        }
+        RoofLayer roof = new RoofLayer(design, svg, textM, true);
+        DimensionLayer dimensions = new DimensionLayer(design, svg, textM);
+        SheetLayer frame = new SheetLayer(design, svg, textM, box);
+        roof.roof();
+        dimensions.bays();
+        roof.obstructions();
+        ReactionLayer reactions =
+                new ReactionLayer(design, svg, PaperScale.of(design, sheet).oneTo() * REACTION_TEXT_M);
+        reactions.draw();
+        dimensions.edges();
+        frame.scaleBar();
+        frame.north();
+        return new Reactions(svg.close("svg").toString(), reactions.told());
+    }
+
     /** For other programs: as on the largest paper, strings included, each layer a named group. */
     public static String forExport(Design design) {
         return new PlanDrawing(design, PaperSize.TABLOID, false, List.of()).draw(Style.OWN, true);
@@ -127,14 +164,7 @@ public final class PlanDrawing {
 
     private String draw(Style style, boolean withStrings) {
         Envelope box = extent(design, textM);
-        String view = Svg.u(box.getMinX())
-                + " "
-                + Svg.u(-box.getMaxY())
-                + " "
-                + Svg.u(box.getWidth())
-                + " "
-                + Svg.u(box.getHeight());
-        svg.open("svg", size() + "viewBox=\"" + view + "\" xmlns=\"http://www.w3.org/2000/svg\"");
+        svg.open("svg", size() + "viewBox=\"" + viewBox(box) + "\" xmlns=\"http://www.w3.org/2000/svg\"");
         if (style == Style.OWN) {
             svg.raw("<style>" + PaperPens.at(PaperScale.of(design, sheet)) + "</style>");
         }
@@ -189,6 +219,11 @@ public final class PlanDrawing {
                     + "<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"cut\"></g><g id=\"draft\"></g>");
         }
         return svg.close("svg").toString();
+    }
+
+    private static String viewBox(Envelope box) {
+        return Svg.u(box.getMinX()) + " " + Svg.u(-box.getMaxY()) + " " + Svg.u(box.getWidth()) + " "
+                + Svg.u(box.getHeight());
     }
 
     private String size() {

@@ -17,8 +17,14 @@ import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
+import whipsaw.core.job.Survey;
+import whipsaw.core.roof.FaceLine;
+import whipsaw.core.roof.LinePieces;
+import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.SheetLines;
 import whipsaw.core.site.RoofZones;
+import whipsaw.core.structure.LaidLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -48,8 +54,10 @@ public final class DxfDrawing {
 
     private String draw() {
         roof();
+        faces();
         zones();
         members();
+        found();
         array();
         circuits();
         notes();
@@ -203,6 +211,75 @@ public final class DxfDrawing {
         return m.alongX()
                 ? new Coordinate(along, m.line().atM())
                 : new Coordinate(m.line().atM(), along);
+    }
+
+    /** Faces of a pitched roof with ridges, hips, valleys and eaves, ribs or seams, purlins and lines of screws. */
+    private void faces() {
+        for (RoofFace face : design.plan().faces().faces()) {
+            outline("FACES", face.plan());
+            Coordinate at = face.plan().getInteriorPoint().getCoordinate();
+            text("FACES", at, textM, "face " + face.number() + ", " + Show.number(face.slopeDeg(), 1) + " deg");
+            polyline(
+                    "FALL",
+                    List.of(at, new Coordinate(at.x - face.upX() * textM * 3, at.y - face.upY() * textM * 3)),
+                    false);
+            SheetLines lines = SheetLines.of(face, design.job().roof().fabric());
+            pieces("RIBS", lines.ribs());
+            pieces("PURLINS", lines.purlins());
+            pieces("SCREW-LINES", lines.screws());
+        }
+        for (FaceLine line : design.plan().faces().lines()) {
+            String layer = "LINE-"
+                    + line.kind().words().replaceAll("[^A-Za-z0-9]", "-").toUpperCase(Locale.ROOT);
+            polyline(layer, List.of(line.from(), line.to()), false);
+            Coordinate middle = new Coordinate((line.from().x + line.to().x) / 2, (line.from().y + line.to().y) / 2);
+            String height =
+                    Show.in(design.job().project().units(), Dimension.ROOF_LENGTH, Math.max(line.fromM(), line.toM()));
+            text(layer, middle, textM * 0.7, line.kind().words() + " +" + height);
+        }
+    }
+
+    private void pieces(String layer, List<LinePieces.Piece> pieces) {
+        pieces.forEach(p -> polyline(layer, List.of(p.from(), p.to()), false));
+    }
+
+    /** What a visit found at a place, and what is laid on the roof for cables. */
+    private void found() {
+        for (Survey.Pin pin : design.job().survey().pins()) {
+            Coordinate at = new Coordinate(pin.x().si(), pin.y().si());
+            double r = textM * 0.4;
+            polyline("PINS", List.of(new Coordinate(at.x - r, at.y), new Coordinate(at.x + r, at.y)), false);
+            polyline("PINS", List.of(new Coordinate(at.x, at.y - r), new Coordinate(at.x, at.y + r)), false);
+            text(
+                    "PINS",
+                    new Coordinate(at.x + r * 1.5, at.y),
+                    textM * 0.7,
+                    pin.kind() + (pin.note().isEmpty() ? "" : ": " + pin.note()));
+        }
+        for (Survey.Route route : design.job().survey().routes()) {
+            for (Survey.RouteLeg leg : route.legs()) {
+                Survey.LegPlace p = leg.place();
+                if (p != null) {
+                    Coordinate from = new Coordinate(p.x().si(), p.y().si());
+                    if (p.toX() != null) {
+                        Coordinate to = new Coordinate(p.toX().si(), p.toY().si());
+                        polyline("WAYS-FOR-CABLES", List.of(from, to), false);
+                    }
+                    text("WAYS-FOR-CABLES", from, textM * 0.7, route.name() + ": " + leg.name());
+                }
+            }
+        }
+        double half = 0.15;
+        for (LaidLoads.Support s : LaidLoads.of(design.job(), design.plan()).supports()) {
+            polyline(
+                    "SUPPORTS",
+                    List.of(
+                            new Coordinate(s.x() - half, s.y() - half),
+                            new Coordinate(s.x() + half, s.y() - half),
+                            new Coordinate(s.x() + half, s.y() + half),
+                            new Coordinate(s.x() - half, s.y() + half)),
+                    true);
+        }
     }
 
     private void zones() {

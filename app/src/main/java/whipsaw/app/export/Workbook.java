@@ -8,10 +8,11 @@ import org.apache.poi.ss.usermodel.Cell;
 import org.apache.poi.ss.usermodel.CellStyle;
 import org.apache.poi.ss.usermodel.Font;
 import org.apache.poi.ss.usermodel.Row;
-import org.apache.poi.ss.usermodel.Sheet;
-import org.apache.poi.xssf.usermodel.XSSFWorkbook;
+import org.apache.poi.xssf.streaming.DeferredSXSSFSheet;
+import org.apache.poi.xssf.streaming.DeferredSXSSFWorkbook;
+import org.apache.poi.xssf.streaming.SXSSFSheet;
 
-/** Schedules as one XLSX file, a tab each. Cells hold numbers or texts, never formulas. */
+/** Schedules as one XLSX file, a tab each, written row by row. Cells hold numbers or texts, never formulas. */
 public final class Workbook {
     private static final int WIDEST = 70;
     private static final int SAMPLE = 300;
@@ -20,14 +21,20 @@ public final class Workbook {
     private Workbook() {}
 
     public static byte[] of(List<Schedule> schedules) {
-        try (XSSFWorkbook book = new XSSFWorkbook();
+        try (DeferredSXSSFWorkbook book = new DeferredSXSSFWorkbook();
                 ByteArrayOutputStream out = new ByteArrayOutputStream()) {
             Font bold = book.createFont();
             bold.setBold(true);
             CellStyle head = book.createCellStyle();
             head.setFont(bold);
             for (Schedule schedule : schedules) {
-                fill(book.createSheet(schedule.name()), schedule, head);
+                DeferredSXSSFSheet sheet = book.createSheet(schedule.name());
+                sheet.createFreezePane(0, 1);
+                int[] widths = widths(schedule);
+                for (int c = 0; c < widths.length; c++) {
+                    sheet.setColumnWidth(c, (Math.min(widths[c], WIDEST) + 2) * PER_CHARACTER);
+                }
+                sheet.setRowGenerator(rows -> fill(rows, schedule, head));
             }
             book.write(out);
             return out.toByteArray();
@@ -36,14 +43,26 @@ public final class Workbook {
         }
     }
 
-    private static void fill(Sheet sheet, Schedule schedule, CellStyle head) {
+    /** Characters of the widest cell of each column, as far as the first rows tell. */
+    private static int[] widths(Schedule schedule) {
+        int[] widths = schedule.columns().stream().mapToInt(String::length).toArray();
+        for (List<Object> cells :
+                schedule.rows().subList(0, Math.min(SAMPLE, schedule.rows().size()))) {
+            for (int c = 0; c < cells.size(); c++) {
+                if (cells.get(c) != null) {
+                    widths[c] = Math.max(widths[c], cells.get(c).toString().length());
+                }
+            }
+        }
+        return widths;
+    }
+
+    private static void fill(SXSSFSheet sheet, Schedule schedule, CellStyle head) {
         Row names = sheet.createRow(0);
-        int[] widths = new int[schedule.columns().size()];
-        for (int c = 0; c < widths.length; c++) {
+        for (int c = 0; c < schedule.columns().size(); c++) {
             Cell cell = names.createCell(c);
             cell.setCellValue(schedule.columns().get(c));
             cell.setCellStyle(head);
-            widths[c] = schedule.columns().get(c).length();
         }
         for (int r = 0; r < schedule.rows().size(); r++) {
             Row row = sheet.createRow(r + 1);
@@ -55,14 +74,7 @@ public final class Workbook {
                 } else if (value != null) {
                     row.createCell(c).setCellValue(value.toString());
                 }
-                if (r < SAMPLE && value != null) {
-                    widths[c] = Math.max(widths[c], value.toString().length());
-                }
             }
         }
-        for (int c = 0; c < widths.length; c++) {
-            sheet.setColumnWidth(c, (Math.min(widths[c], WIDEST) + 2) * PER_CHARACTER);
-        }
-        sheet.createFreezePane(0, 1);
     }
 }

@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.drawing.PaperSize;
+import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.job.JobService;
 import whipsaw.app.print.EngineerPack;
 import whipsaw.app.print.JobSheet;
@@ -95,6 +96,8 @@ public class SheetController {
         model.put("slug", w.shown().slug());
         boolean pack = w.sheet().equals("engineer");
         model.put("pack", pack ? EngineerPack.of(design) : null);
+        model.put(
+                "reactions", pack && w.reader().members() ? PlanDrawing.reactions(design, w.paper(), ownStyle) : null);
         boolean checked = w.sheet().equals("workings") || (pack && w.reader().workings());
         model.put("checked", checked);
         model.put("workings", checked ? workings(w.shown(), pack) : List.of());

@@ -13,6 +13,7 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.poi.ss.usermodel.CellType;
 import org.apache.poi.ss.usermodel.Row;
 import org.apache.poi.ss.usermodel.Sheet;
@@ -21,12 +22,15 @@ import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.Revision;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.roof.RoofFace;
+import whipsaw.core.roof.SheetLines;
 import whipsaw.core.table.CodeTables;
 
 /** Files for other programs hold what the design holds. */
@@ -65,6 +69,75 @@ class ExportTest {
             }
         }
         return all;
+    }
+
+    /** Roofs of metal go out with their faces, the lines between them, every rib and what was pinned. */
+    @Test
+    void theDxfOfAMetalRoofHasFacesLinesRibsAndPins() {
+        Design depot = new Solver(TABLES)
+                .solve(JobReader.read(Seeds.demoJobs().get(3), false).job());
+        String dxf = DxfDrawing.of(depot);
+        List<Entity> all = entities(dxf);
+        for (RoofFace face : depot.plan().faces().faces()) {
+            SheetLines lines = SheetLines.of(face, depot.job().roof().fabric());
+            assertThat(lines.ribCount()).isGreaterThan(10);
+        }
+        long ribs = depot.plan().faces().faces().stream()
+                .mapToLong(f ->
+                        SheetLines.of(f, depot.job().roof().fabric()).ribs().size())
+                .sum();
+        assertThat(all.stream()
+                        .filter(e -> e.kind().equals("POLYLINE") && e.layer().equals("RIBS"))
+                        .count())
+                .isEqualTo(ribs);
+        assertThat(all.stream()
+                        .filter(e -> e.kind().equals("TEXT") && e.layer().equals("PINS"))
+                        .map(e -> e.values().get(1).get(0)))
+                .hasSize(depot.job().survey().pins().size())
+                .allSatisfy(w -> assertThat(w).isNotBlank());
+        double faces = 0;
+        List<Coordinate> ring = new ArrayList<>();
+        for (Entity e : all) {
+            boolean ofFace = e.values().containsKey(8) && e.layer().equals("FACES");
+            if (ofFace && e.kind().equals("VERTEX")) {
+                ring.add(new Coordinate(e.number(10), e.number(20)));
+            } else if (ofFace && e.kind().equals("SEQEND")) {
+                ring.add(ring.get(0));
+                faces += new GeometryFactory()
+                        .createPolygon(ring.toArray(Coordinate[]::new))
+                        .getArea();
+                ring.clear();
+            }
+        }
+        assertThat(faces).isCloseTo(depot.plan().areaM2(), within(0.05));
+        assertThat(dxf).contains("LINE-RIDGE", "LINE-EAVE", "PURLINS");
+    }
+
+    /** Figures on the plan of reactions are those of the schedule. */
+    @Test
+    void theReactionsPlanHasTheFiguresOfTheSchedule() {
+        PlanDrawing.Reactions plan = PlanDrawing.reactions(DESIGN, PaperSize.TABLOID, true);
+        List<Long> drawn = Pattern.compile("class=\"reaction\"[^>]*>([0-9]+)<")
+                .matcher(plan.svg())
+                .results()
+                .map(r -> Long.valueOf(r.group(1)))
+                .sorted()
+                .toList();
+        List<Long> all = DESIGN.members().sets().stream()
+                .flatMap(s -> s.members().stream())
+                .filter(m -> m.arrayN() > 0)
+                .flatMap(m -> Stream.of(m.reactions().arrayLeft(), m.reactions().arrayRight()))
+                .map(n -> Math.round(n / 4.4482216152605))
+                .sorted()
+                .toList();
+        assertThat(drawn.size()).isGreaterThan(all.size() * 9 / 10);
+        List<Long> left = new ArrayList<>(all);
+        drawn.forEach(
+                d -> assertThat(left.remove(d)).as("%s is in the schedule", d).isTrue());
+        assertThat(plan.told()).contains("lbf");
+        Design bare = new Solver(TABLES)
+                .solve(JobReader.read(Seeds.demoJobs().get(1), false).job());
+        assertThat(PlanDrawing.reactions(bare, PaperSize.A4, true)).isNull();
     }
 
     @Test

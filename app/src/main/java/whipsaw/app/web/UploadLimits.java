@@ -21,7 +21,8 @@ import whipsaw.app.store.StoreException;
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 public class UploadLimits extends OncePerRequestFilter {
     private static final long MB = 1_000_000;
-    private static final Pattern PICTURE = Pattern.compile("/jobs/[^/]+/((pins|works)/[^/]+/photos|underlay)");
+    private static final Pattern PICTURE =
+            Pattern.compile("/jobs/[^/]+/((pins|works|routes/[^/]+)/[^/]+/photos|underlay)");
     private static final Pattern DRAWING = Pattern.compile("/jobs/[^/]+/import");
 
     /** The rest of a form beside its file. */

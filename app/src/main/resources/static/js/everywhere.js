@@ -1,4 +1,6 @@
-// What every page has: the lamp, menus that close, the sheet of keys on a question mark.
+// What every page has: the lamp, menus that close, the sheet of keys on a question mark; its window's name in forms.
+import "./token.js";
+
 function showLamp() {
   const off = document.documentElement.dataset.lamp === "off";
   document.querySelectorAll("[data-lamp-switch]").forEach((b) => b.setAttribute("aria-pressed", off));

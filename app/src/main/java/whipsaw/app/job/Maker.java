@@ -4,7 +4,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
-/** Who makes a revision: this machine, and the window of it that a page says it is. */
+/** Who makes a revision: this machine, and the window of it that a page says it is, by a header or a field of its form. */
 @Component
 public class Maker {
     private static final String MACHINE = "this machine";
@@ -13,7 +13,8 @@ public class Maker {
     /** Of the request that is being answered; the machine alone outside of one. */
     String name() {
         if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request) {
-            String window = request.getRequest().getHeader("X-Window");
+            String header = request.getRequest().getHeader("X-Window");
+            String window = header == null ? request.getRequest().getParameter("window") : header;
             if (window != null && window.matches("[A-Z0-9]{2,6}")) {
                 return MACHINE + WINDOW + window;
             }
@@ -21,8 +22,8 @@ public class Maker {
         return MACHINE;
     }
 
-    /** Whether a revision was made in a window that is not the one asking; false where its window is not known. */
+    /** Whether a revision was made elsewhere than in the window that asks, or nobody knows where. */
     boolean elsewhere(String who) {
-        return who.contains(WINDOW) && !who.equals(name());
+        return !who.equals(name());
     }
 }

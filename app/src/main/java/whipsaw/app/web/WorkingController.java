@@ -65,8 +65,7 @@ public class WorkingController {
                         .number())
                 .map(number -> {
                     Map<String, String> keys = new LinkedHashMap<>();
-                    keys.put("uplift/" + number, "uplift of " + number);
-                    keys.put("shaded/" + number, "shading and dirt");
+                    keys.put("shaded/" + number, "shading and dirt of " + number);
                     return keys;
                 })
                 .orElse(Map.of());

@@ -186,6 +186,34 @@ class RevisionFlowTest extends ServedTest {
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
     }
 
+    /** What a plain form of another window stored is asked about, that of this window is not; nor do duplicated tabs share a name. */
+    @Test
+    void formsSayTheirWindowTooAndADuplicatedTabTakesAnotherName() {
+        page.navigate(server.address("/jobs/" + slug));
+        String own = (String) page.evaluate("sessionStorage.getItem('window')");
+        // it begins with what the first one stored, as a duplicated tab does
+        try (Page other =
+                page.waitForPopup(() -> page.evaluate("u => { window.open(u); }", "/jobs/" + slug + "/survey"))) {
+            other.waitForCondition(() -> !own.equals(other.evaluate("sessionStorage.getItem('window')")));
+            other.locator("#a-coverAge").fill("12");
+            other.locator("button:has-text('Store what is written')").click();
+            assertThat(other.locator("#a-coverAge")).hasValue("12");
+        }
+        assertThat(page.locator("#news")).containsText("Survey answer");
+        page.locator("#news button").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        page.locator("#undo").click();
+        assertThat(page.locator("#banner")).containsText("Undo takes back revision 2");
+        button("Leave it").click();
+        page.navigate(server.address("/jobs/" + slug + "/survey"));
+        page.locator("#a-coverAge").fill("14");
+        page.locator("button:has-text('Store what is written')").click();
+        assertThat(page.locator("#a-coverAge")).hasValue("14");
+        page.navigate(server.address("/jobs/" + slug));
+        page.locator("#undo").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+    }
+
     @Test
     void aServerThatDoesNotAnswerIsSaidAndNothingTypedIsLost() {
         page.navigate(server.address("/jobs/" + slug));

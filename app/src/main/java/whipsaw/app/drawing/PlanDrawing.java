@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofPlan;
 
 /** The roof in plan, to scale, layer by layer: the same drawing on screen and on paper. */
@@ -22,6 +23,7 @@ public final class PlanDrawing {
     private static final double PAPER_TEXT_M = 0.0027;
 
     private static final double REACTION_TEXT_M = 0.0017;
+    private static final double WAYS_WITHIN_M = 12;
 
     private final Design design;
     private final PaperSize sheet;
@@ -139,12 +141,30 @@ public final class PlanDrawing {
         for (Job.Corner c : design.job().electrical().run().points()) {
             box.expandToInclude(c.x().si(), c.y().si());
         }
+        design.job().survey().routes().forEach(r -> r.legs().forEach(l -> include(box, l.place())));
         design.job().survey().roofs().forEach(r -> SurveyLayer.onSheet(design.job(), r)
                 .forEach(box::expandToInclude));
         double far = Math.max(1.5, text * (design.plan().bays().isEmpty() ? 3.2 : 4.0));
         double near = Math.max(1.5, text * 3.0);
         // grid bubbles stand at the left and at the top
         return new Envelope(box.getMinX() - far, box.getMaxX() + near, box.getMinY() - near, box.getMaxY() + far);
+    }
+
+    /** Ways for cables come onto the sheet as far as they lie near the roof. */
+    private static void include(Envelope box, Survey.LegPlace place) {
+        if (place == null) {
+            return;
+        }
+        Envelope near = new Envelope(box);
+        near.expandBy(WAYS_WITHIN_M);
+        Envelope leg = new Envelope(
+                place.x().si(),
+                place.toX() == null ? place.x().si() : place.toX().si(),
+                place.y().si(),
+                place.toY() == null ? place.y().si() : place.toY().si());
+        if (near.contains(leg)) {
+            box.expandToInclude(leg);
+        }
     }
 
     private boolean paper() {

@@ -90,7 +90,8 @@ final class SurveyLayer {
     void ways() {
         svg.open("g", "class=\"layer-pins\"");
         double r = textM * 0.35;
-        for (Survey.Route route : design.job().survey().routes()) {
+        List<Survey.Route> routes = design.job().survey().routes();
+        for (Survey.Route route : routes) {
             for (int i = 0; i < route.legs().size(); i++) {
                 Survey.LegPlace p = route.legs().get(i).place();
                 if (p == null) {
@@ -112,7 +113,7 @@ final class SurveyLayer {
                         "class=\"facename\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.7) + "\"",
                         (from.x + to.x) / 2,
                         (from.y + to.y) / 2 + r * 1.3,
-                        route.name() + " " + (i + 1));
+                        "way " + (routes.indexOf(route) + 1) + ", leg " + (i + 1));
             }
         }
         svg.close("g");

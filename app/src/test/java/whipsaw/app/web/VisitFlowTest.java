@@ -210,7 +210,7 @@ class VisitFlowTest extends ServedTest {
             page.locator("#use [name=upload]").setInputFiles(file);
             page.locator("#use form button").click();
             assertThat(page.locator("#use figcaption")).hasCount(4);
-            assertThat(page.locator("#use")).containsText("clock of America/Denver");
+            assertThat(page.locator("#use")).containsText("from 2025-01-01 by the clock of America/Denver");
             assertThat(page.locator("#use figcaption").first()).containsText("summer weekdays");
         }
         assertThat(survey(slug).occupants().get(0).year().kwh()).isEqualTo(151 * 24 * 40.0 + 214 * 24 * 20.0);

@@ -170,7 +170,8 @@ public record SurveySheet(List<Line> lines) {
     }
 
     private static Line list(SurveyQuestion q, List<?> items, String what) {
-        return items.isEmpty() ? new Line(q, Status.MISSING, "") : new Line(q, Status.GIVEN, items.size() + " " + what);
+        String counted = items.size() + " " + (items.size() == 1 ? what.replaceFirst("s$", "") : what);
+        return items.isEmpty() ? new Line(q, Status.MISSING, "") : new Line(q, Status.GIVEN, counted);
     }
 
     private static Line pinned(SurveyQuestion q, Survey survey, String... kinds) {

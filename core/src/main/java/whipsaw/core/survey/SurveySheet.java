@@ -126,7 +126,7 @@ public record SurveySheet(List<Line> lines) {
             case "form" -> roof.fabric().flat()
                     ? new Line(q, Status.MISSING, "")
                     : new Line(q, Status.GIVEN, "entered");
-            case "bayNotes" -> list(q, roof.fabric().bayNotes(), "bays noted");
+            case "bayNotes" -> list(q, roof.fabric().bayNotes(), "bay notes");
             case "obstructions" -> list(q, roof.obstructions(), "things");
             case "bays" -> roof.bays() == null
                     ? new Line(q, Status.MISSING, "")

@@ -33,6 +33,19 @@ async function post(path, body, accept = "application/json, text/html") {
   });
 }
 
+/** One edit has one key however often it is sent: an answer that was lost on the way is asked for again. */
+async function postOnce(path, body) {
+  const keyed = { ...body, key: Array.from(crypto.getRandomValues(new Uint8Array(12)), (n) => n.toString(16).padStart(2, "0")).join("") };
+  for (const wait of [300, 1200]) {
+    try {
+      return await post(path, keyed);
+    } catch {
+      await new Promise((later) => setTimeout(later, wait));
+    }
+  }
+  return post(path, keyed);
+}
+
 let turn = Promise.resolve();
 
 /** Stores a change as one revision once those before it have been answered, so that quick typing does not overtake itself. */
@@ -47,7 +60,7 @@ async function changeNow(changes, field = null, base = Number(bench().dataset.re
   let answer;
   try {
     // on a roof of many corners the drawing and the totals come first, fields and checks after them
-    answer = await post("change", { base, changes, words, soon: plan.large() });
+    answer = await postOnce("change", { base, changes, words, soon: plan.large() });
   } catch {
     showBanner(["The server does not answer. What you typed is still here; try again."]);
     return false;
@@ -386,7 +399,13 @@ function step(...what) {
 
 /** What another window made is named and asked about first. */
 async function stepNow(way, base = Number(bench().dataset.revision), agreed = false) {
-  const answer = await post(way, { base, agreed });
+  let answer;
+  try {
+    answer = await postOnce(way, { base, agreed });
+  } catch {
+    showBanner(["The server does not answer. Nothing is known to have changed; try again."]);
+    return;
+  }
   if (answer.ok) {
     swap(await answer.text());
     return;

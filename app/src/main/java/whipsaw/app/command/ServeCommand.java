@@ -14,10 +14,13 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import org.springframework.boot.Banner;
+import org.springframework.boot.SpringApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import whipsaw.app.Application;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.CatalogueStore;
@@ -70,13 +73,32 @@ public final class ServeCommand {
             System.out.println("Whipsaw is at http://" + LOOPBACK + ":" + chosen + "/");
             System.out.println("Data: " + data.toAbsolutePath() + "   Stop with Ctrl-C.");
             warmUp(context, chosen);
-        } catch (IllegalArgumentException | DataFolder.Trouble e) {
-            System.err.println(e.getMessage());
-            System.exit(1);
         } catch (ArrayIndexOutOfBoundsException e) {
             System.err.println("an option lacks its value");
             System.exit(1);
+        } catch (IllegalArgumentException | DataFolder.Trouble e) {
+            System.err.println(e.getMessage());
+            System.exit(1);
+        } catch (SpringApplication.AbandonedRunException e) {
+            // the container is only worked out, at the build
+            throw e;
+        } catch (RuntimeException e) {
+            // a server that did not come up whole does not stay up in part
+            System.err.println("Whipsaw could not start: " + first(e));
+            System.exit(1);
         }
+    }
+
+    /** The first line of what it comes down to. */
+    private static String first(Throwable e) {
+        Throwable cause = e;
+        while (cause.getCause() != null && cause.getCause() != cause) {
+            cause = cause.getCause();
+        }
+        String message = String.valueOf(cause.getMessage()).strip();
+        return message.isEmpty()
+                ? cause.getClass().getSimpleName()
+                : message.lines().findFirst().orElse(message);
     }
 
     /**
@@ -184,33 +206,54 @@ public final class ServeCommand {
     public static ConfigurableApplicationContext start(Path data, int port, boolean demo, String... settings) {
         DataFolder folder = new DataFolder(data);
         FileLock lock = folder.lock();
-        ConfigurableApplicationContext context;
+        ConfigurableApplicationContext context = null;
         try {
             folder.check();
-            folder.dailyCopy();
+            folder.copyBeforeMigration();
+            copyOfToday(folder);
             context = new SpringApplicationBuilder(Application.class)
                     .bannerMode(Banner.Mode.OFF)
                     .logStartupInfo(false)
                     .properties("whipsaw.data=" + data.toAbsolutePath(), "server.address=" + LOOPBACK)
                     .properties(settings)
                     .run("--server.port=" + port);
+            seed(context, demo);
         } catch (RuntimeException e) {
+            if (context != null) {
+                context.close();
+            }
             DataFolder.release(lock);
             throw e;
         }
         context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> DataFolder.release(lock));
-        context.getBean(CatalogueStore.class).load(Seeds.entries());
-        JobStore jobs = context.getBean(JobStore.class);
-        if (demo && jobs.isEmpty()) {
-            // the newest change is listed first, so the first demo job is made last
-            List<Map<String, Object>> demos = new ArrayList<>(Seeds.demoJobs());
-            Collections.reverse(demos);
-            for (Map<String, Object> document : demos) {
-                var job = JobReader.read(document, false).job();
-                Solver solver = context.getBean(CodeTableService.class).solver();
-                jobs.create(job.project().name(), JobWriter.write(solver.resting(job)), "demo");
-            }
-        }
         return context;
+    }
+
+    /** No copy of today is no reason not to start. */
+    private static void copyOfToday(DataFolder folder) {
+        try {
+            folder.dailyCopy();
+        } catch (DataFolder.Trouble e) {
+            System.err.println("No copy of today: " + e.getMessage());
+        }
+    }
+
+    /** What ships, all of it or nothing. */
+    private static void seed(ConfigurableApplicationContext context, boolean demo) {
+        CatalogueStore catalogue = context.getBean(CatalogueStore.class);
+        JobStore jobs = context.getBean(JobStore.class);
+        Solver solver = context.getBean(CodeTableService.class).solver();
+        new TransactionTemplate(context.getBean(PlatformTransactionManager.class)).executeWithoutResult(status -> {
+            catalogue.load(Seeds.entries());
+            if (demo && jobs.isEmpty()) {
+                // the newest change is listed first, so the first demo job is made last
+                List<Map<String, Object>> demos = new ArrayList<>(Seeds.demoJobs());
+                Collections.reverse(demos);
+                for (Map<String, Object> document : demos) {
+                    var job = JobReader.read(document, false).job();
+                    jobs.create(job.project().name(), JobWriter.write(solver.resting(job)), "demo");
+                }
+            }
+        });
     }
 }

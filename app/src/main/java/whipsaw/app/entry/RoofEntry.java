@@ -39,6 +39,16 @@ final class RoofEntry extends EntryFields {
             first.add(measure("$.roof.slope", "Fall", Dimension.ANGLE, roof.slope()));
         }
         first.add(choice("$.roof.covering", "Covering", roof.covering(), COVERINGS));
+        double age = job.survey().number("coverAge");
+        first.add(new EntryForm.Input(
+                "$.survey.answers.coverAge.value",
+                "Age of the covering",
+                Double.isNaN(age) ? "" : Show.number(age, 1),
+                "years",
+                "not known",
+                List.of(),
+                "optional",
+                false));
         first.add(measure("$.roof.upAzimuth", "Top of the sheet looks to", Dimension.ANGLE, roof.upAzimuth()));
         groups.add(new EntryForm.Group("", "", "", first));
         Job.Allowance a = roof.allowance();

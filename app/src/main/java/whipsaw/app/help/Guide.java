@@ -79,8 +79,9 @@ public record Guide(List<Step> steps) {
         add(
                 steps,
                 "State what the roof may carry",
-                "The allowance of the building's engineer, with name and date, and by ASCE 7 the roof's own weight under Structure. Without them no load is judged.",
+                "The allowance of the building's engineer, with name and date, how old the covering is, and by ASCE 7 the roof's own weight under Structure. Without them nothing is judged.",
                 job.roof().allowance() != null
+                        && !Double.isNaN(job.survey().number("coverAge"))
                         && known(job.roof().allowance().load())
                         && (design.existing() == null || design.existing().known()),
                 "roof",

@@ -30,6 +30,13 @@ public class JobCards {
     public record Card(Map<String, String> figures, String drawing) {}
 
     public Card of(JobStore.Listed job) {
+        if (job.damaged()) {
+            return new Card(
+                    Map.of(
+                            "worst check",
+                            "✕ revision " + job.revision() + " is damaged: open Revisions and go back to another"),
+                    "");
+        }
         var kept = store.card(job.slug())
                 .filter(c -> c.revision() == job.revision() && c.tables().equals(tables.key()));
         if (kept.isPresent()) {

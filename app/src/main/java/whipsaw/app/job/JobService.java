@@ -19,6 +19,7 @@ import whipsaw.core.design.DesignChange;
 import whipsaw.core.design.Solver;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.job.CodeFamilyChange;
+import whipsaw.core.job.DocumentMerge;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
@@ -211,7 +212,62 @@ public class JobService {
      * @param said null takes the words from the change
      */
     public Shown change(String slug, int base, List<DocumentPatch.Change> changes, String said) {
-        Revision latest = latest(slug);
+        return change(slug, new Asked(base, said, null), changes);
+    }
+
+    /**
+     * What a page asks for beside the changes.
+     *
+     * @param base newest revision its maker knew
+     * @param words for the history; null takes them from the change
+     * @param key of the request, so that it is one edit however often it is sent; null for none
+     */
+    public record Asked(int base, String words, String key) {}
+
+    /** How often a change that goes together with what came first is tried on the newest again. */
+    private static final int TRIES = 5;
+
+    /**
+     * The same for a request that may be sent again. What others changed meanwhile stays, if it is something else.
+     *
+     * @throws JobStore.Conflict when others changed the same thing, or both together cannot be
+     */
+    public Shown change(String slug, Asked asked, List<DocumentPatch.Change> changes) {
+        if (store.byRequest(slug, asked.key()).isPresent()) {
+            return openSince(slug, asked.base());
+        }
+        for (int i = 1; ; i++) {
+            Revision latest = latest(slug);
+            List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
+            if (!since.isEmpty() && clash(slug, asked.base(), latest, changes)) {
+                throw new JobStore.Conflict(since);
+            }
+            try {
+                return on(slug, latest, since, asked, changes);
+            } catch (JobStore.Conflict e) {
+                if (i == TRIES || since.isEmpty()) {
+                    throw e;
+                }
+            } catch (Refused e) {
+                // each may be right by itself
+                throw since.isEmpty() ? e : new JobStore.Conflict(since);
+            }
+        }
+    }
+
+    private boolean clash(String slug, int base, Revision latest, List<DocumentPatch.Change> changes) {
+        return base < 1
+                || base > latest.number()
+                || store.revision(slug, base)
+                        .map(r -> DocumentMerge.clash(r.document(), latest.document(), changes))
+                        .orElse(true);
+    }
+
+    /** @param since what came between the maker's revision and the newest, and stays */
+    private Shown on(
+            String slug, Revision latest, List<Revision> since, Asked asked, List<DocumentPatch.Change> changes) {
+        String said = asked.words();
+        int base = since.isEmpty() ? asked.base() : latest.number();
         Design before = design(slug, latest);
         Job job = solver().resting(followed(before.job(), accept(patched(latest.document(), changes), true)));
         if (job.equals(before.job())) {
@@ -224,9 +280,16 @@ public class JobService {
         }
         String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
         Design after = solver().solve(job);
-        Revision made = store.append(slug, base, JobWriter.write(job), maker.name(), words);
+        Revision made =
+                store.append(slug, base, JobWriter.write(job), new JobStore.Made(maker.name(), words, asked.key()));
         solved.put(key(slug, made.number()), after);
-        return new Shown(slug, made, after, DesignChange.between(before, after));
+        return new Shown(slug, made, after, DesignChange.between(before, after).with(together(since)));
+    }
+
+    private static List<String> together(List<Revision> since) {
+        return since.stream()
+                .map(r -> "together with revision " + r.number() + " by " + r.who() + ": " + r.words())
+                .toList();
     }
 
     /** An undo would take back what another window made. */
@@ -249,17 +312,22 @@ public class JobService {
      *
      * @param base newest revision its maker knew; negative does not ask
      * @param agreed whether it was agreed that something of another window is taken back
+     * @param request key the page gave it, or null
      * @throws JobStore.Conflict when other revisions came first
      * @throws NotOwn when what would be undone is another window's and nobody agreed
      */
-    public Shown step(String slug, boolean back, int base, boolean agreed) {
+    public Shown step(String slug, boolean back, int base, boolean agreed, String request) {
+        if (store.byRequest(slug, request).isPresent()) {
+            return openSince(slug, Math.max(1, base));
+        }
         Design before = open(slug).design();
         if (back && !agreed) {
             store.toUndo(slug).filter(r -> maker.elsewhere(r.who())).ifPresent(r -> {
                 throw new NotOwn(r);
             });
         }
-        Optional<Integer> number = back ? store.undo(slug, base, maker.name()) : store.redo(slug, base, maker.name());
+        Optional<Integer> number =
+                back ? store.undo(slug, base, maker.name(), request) : store.redo(slug, base, maker.name(), request);
         Revision latest = latest(slug);
         Design after = design(slug, latest);
         return new Shown(slug, latest, after, number.isEmpty() ? NOTHING : DesignChange.between(before, after));

@@ -5,16 +5,12 @@ import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.nio.channels.OverlappingFileLockException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.PreparedStatement;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -23,13 +19,14 @@ import java.util.List;
 import java.util.stream.Stream;
 
 /**
- * The folder that holds everything: the database, its daily copies and the lock of the server that
- * has it open. Checks the database, copies it while it is in use, and puts a copy back.
+ * The folder that holds everything: the database, its copies, the mark of its newest revision and the lock of the server
+ * that has it open. Checks what is there before a server opens it, copies it while it is in use, and puts a copy back.
  */
 public final class DataFolder {
     private static final String DATABASE = "whipsaw.db";
+    private static final String INCOMING = DATABASE + ".incoming";
+    private static final String KEPT = "before-restore-";
     private static final int KEPT_COPIES = 7;
-    private static final int LONGEST_FAULT = 160;
     private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
 
     private final Path folder;
@@ -51,6 +48,15 @@ public final class DataFolder {
         return folder.resolve(DATABASE);
     }
 
+    /** Where a server puts what it needs for a while; emptied at every start. */
+    public Path scratch() {
+        return folder.resolve("tmp");
+    }
+
+    public HighWater highWater() {
+        return new HighWater(folder.resolve("whipsaw.mark"));
+    }
+
     private Path copies() {
         return folder.resolve("copies");
     }
@@ -69,7 +75,8 @@ public final class DataFolder {
             }
             return lock;
         } catch (IOException e) {
-            throw new Trouble("cannot write to " + folder + ": " + e.getMessage());
+            throw new Trouble("cannot write to " + folder + ": " + reason(e)
+                    + ". Give this user write permission, or name another folder with --data");
         }
     }
 
@@ -81,71 +88,116 @@ public final class DataFolder {
         }
     }
 
-    /** What SQLite finds wrong with a database; empty when it is sound. A file that is not there is sound. */
-    public static List<String> faults(Path database) {
-        List<String> faults = new ArrayList<>();
-        if (!Files.exists(database)) {
-            return faults;
+    /** Why a file could not be read or written, in words. */
+    static String reason(IOException e) {
+        if (e instanceof AccessDeniedException) {
+            return "no permission for " + e.getMessage();
         }
-        try (Connection c = open(database);
-                Statement s = c.createStatement();
-                ResultSet r = s.executeQuery("PRAGMA integrity_check(5)")) {
-            while (r.next()) {
-                if (!r.getString(1).equals("ok")) {
-                    faults.add(r.getString(1));
-                }
-            }
-        } catch (SQLException e) {
-            faults.add(e.getMessage());
+        if (e instanceof FileSystemException f && f.getReason() != null) {
+            return f.getReason() + " (" + f.getFile() + ")";
         }
-        return faults;
+        return e.getMessage();
     }
 
-    private static Connection open(Path database) throws SQLException {
-        return DriverManager.getConnection("jdbc:sqlite:" + database + "?busy_timeout=10000");
-    }
-
-    /** Refuses to go on with a damaged database and says what can be done. */
+    /**
+     * Refuses to go on with a database that is damaged, of a later version, or has less than was acknowledged, and says
+     * what can be done. Called with the lock held, before anything opens the database.
+     */
     public void check() {
-        List<String> faults = faults(database());
-        if (faults.isEmpty()) {
+        if (Files.exists(database()) && !(Files.isReadable(database()) && Files.isWritable(database()))) {
+            throw new Trouble(
+                    database() + " may not be read and written by this user: no permission. Nothing has been changed");
+        }
+        long marked = highWater().revision();
+        if (!StoredFile.hasTables(database())) {
+            noStore(marked);
             return;
         }
-        StringBuilder words = new StringBuilder("The database " + database() + " is damaged: " + brief(faults.get(0))
-                + "\nNothing has been changed. To go on:\n");
-        List<Path> sound =
-                copiesNewestFirst().stream().filter(c -> faults(c).isEmpty()).toList();
-        if (sound.isEmpty()) {
-            words.append("  - put back a backup of yours:  ./whipsaw restore FILE --data ")
-                    .append(folder);
-        } else {
-            words.append("  - put back the newest sound copy, or a later backup of yours:\n      ./whipsaw restore ")
-                    .append(sound.get(0))
-                    .append(" --data ")
-                    .append(folder);
+        List<String> faults = StoredFile.faults(database());
+        if (!faults.isEmpty()) {
+            throw new Trouble("The database " + database() + " is damaged: " + StoredFile.brief(faults.get(0))
+                    + "\nNothing has been changed. To go on:\n" + wayOn());
         }
-        words.append(
-                "\n    (the damaged file is kept beside it)\n  - or start with an empty folder:  ./whipsaw serve --data NEW-FOLDER");
-        throw new Trouble(words.toString());
+        int version = StoredFile.version(database());
+        if (version > Schema.VERSION) {
+            throw new Trouble("The database " + database() + " is of version " + version
+                    + "; this Whipsaw knows versions to " + Schema.VERSION
+                    + ". Nothing has been changed: start the later Whipsaw it was written by, or put an older copy back:\n"
+                    + wayOn());
+        }
+        StoredFile.emptyLog(database());
+        long newest = StoredFile.newest(database());
+        if (newest < marked) {
+            throw new Trouble("The database " + database() + " ends at revision mark " + newest + ", and " + marked
+                    + " was acknowledged: its write-ahead log (" + DATABASE
+                    + "-wal) was lost, or an older file was put in its place.\nNothing has been changed. To go on:\n"
+                    + wayOn() + "\n  - or go on with what is there, which loses what came after:  rm "
+                    + highWater().file());
+        }
+        removeLeftover();
     }
 
-    /** The first words of a long report. */
-    private static String brief(String fault) {
-        String line = fault.replace("*** in database main ***", "").strip().replaceAll("\\s*\\R\\s*", "; ");
-        return line.length() > LONGEST_FAULT ? line.substring(0, LONGEST_FAULT) + "…" : line;
-    }
-
-    private List<Path> copiesNewestFirst() {
-        if (!Files.isDirectory(copies())) {
-            return List.of();
-        }
-        try (Stream<Path> files = Files.list(copies())) {
-            return files.filter(f -> f.toString().endsWith(".db"))
-                    .sorted(Comparator.reverseOrder())
-                    .toList();
+    /** A store is begun only where there is no sign of an older one. */
+    private void noStore(long marked) {
+        List<Path> signs = new ArrayList<>(copiesByRevision());
+        try (Stream<Path> files = Files.list(folder)) {
+            files.filter(f -> f.getFileName().toString().startsWith(KEPT)
+                            || f.getFileName().toString().equals(INCOMING)
+                            || f.getFileName().toString().equals(DATABASE + "-wal"))
+                    .forEach(signs::add);
         } catch (IOException e) {
-            throw new UncheckedIOException(e);
+            throw new Trouble("cannot read " + folder + ": " + reason(e));
         }
+        if (marked == 0 && signs.isEmpty()) {
+            return;
+        }
+        throw new Trouble((Files.exists(database()) ? database() + " is empty" : "There is no database in " + folder)
+                + ", but there was one: "
+                + (marked > 0 ? "revision mark " + marked + " was acknowledged" : "")
+                + (signs.isEmpty()
+                        ? ""
+                        : (marked > 0 ? ", and " : "") + signs.size() + " older files are here, as "
+                                + signs.get(0).getFileName())
+                + ".\nNothing has been changed. To go on:\n" + wayOn());
+    }
+
+    /** What may be typed to go on: the sound copy with the newest revision first. */
+    private String wayOn() {
+        Path best = copiesByRevision().stream()
+                .filter(c -> StoredFile.faults(c).isEmpty())
+                .findFirst()
+                .orElse(null);
+        return (best == null
+                        ? "  - put back a backup of yours:  ./whipsaw restore FILE --data " + folder
+                        : "  - put back the sound copy with the newest revision (mark " + StoredFile.newest(best)
+                                + "), or a later backup of yours:\n      ./whipsaw restore " + best + " --data "
+                                + folder)
+                + "\n    (what is there now is kept beside it)\n  - or start with an empty folder:  ./whipsaw serve --data NEW-FOLDER";
+    }
+
+    /** Of a restore that never came to its one step. */
+    private void removeLeftover() {
+        folder.resolve(INCOMING).toFile().delete();
+    }
+
+    /** Copies, and what was kept at a restore, the one with the newest revision first. */
+    private List<Path> copiesByRevision() {
+        List<Path> all = new ArrayList<>();
+        for (Path place : List.of(copies(), folder)) {
+            if (!Files.isDirectory(place)) {
+                continue;
+            }
+            try (Stream<Path> files = Files.list(place)) {
+                files.filter(f -> f.toString().endsWith(".db") && !f.equals(database()))
+                        .forEach(all::add);
+            } catch (IOException e) {
+                throw new UncheckedIOException(e);
+            }
+        }
+        return all.stream()
+                .sorted(Comparator.comparingLong((Path f) -> -StoredFile.newest(f))
+                        .thenComparing(Comparator.reverseOrder()))
+                .toList();
     }
 
     /**
@@ -164,69 +216,101 @@ public final class DataFolder {
         try {
             Files.createDirectories(target.getParent());
             Files.deleteIfExists(part);
-            try (Connection c = open(database());
-                    PreparedStatement copy = c.prepareStatement("VACUUM INTO ?")) {
-                copy.setString(1, part.toString());
-                copy.execute();
-            }
-            List<String> faults = faults(part);
+            StoredFile.copy(database(), part);
+            List<String> faults = StoredFile.faults(part);
             if (!faults.isEmpty()) {
                 throw new Trouble("the copy is not sound (" + faults.get(0) + "): nothing was written");
             }
-            try (FileChannel written = FileChannel.open(part, StandardOpenOption.WRITE)) {
-                written.force(true);
-            }
+            force(part);
             Files.move(part, target, StandardCopyOption.ATOMIC_MOVE);
-        } catch (SQLException | IOException e) {
+        } catch (StoredFile.Failed e) {
             throw new Trouble("the backup could not be written: " + e.getMessage());
+        } catch (IOException e) {
+            throw new Trouble("the backup could not be written: " + reason(e));
         } finally {
             part.toFile().delete();
         }
     }
 
-    /** Puts a backup in place of the database; what was there is kept beside it. Returns where. */
+    private static void force(Path file) throws IOException {
+        try (FileChannel written = FileChannel.open(file, StandardOpenOption.WRITE)) {
+            written.force(true);
+        }
+    }
+
+    /**
+     * Puts a backup in place of the database, in one step of the file system: until it is made the old database stands,
+     * afterwards the new one. What was there is kept beside it. Returns where, or null when nothing was there.
+     */
     public Path restore(Path file) {
         if (!Files.isRegularFile(file)) {
             throw new Trouble("there is no file " + file);
         }
-        List<String> faults = faults(file);
+        List<String> faults = StoredFile.faults(file);
         if (!faults.isEmpty()) {
             throw new Trouble(file + " is no sound backup: " + faults.get(0) + ". Nothing was changed");
         }
-        if (!hasJobs(file)) {
+        if (!StoredFile.hasTables(file)) {
             throw new Trouble(file + " is no Whipsaw backup: it has no table of jobs. Nothing was changed");
+        }
+        if (StoredFile.version(file) > Schema.VERSION) {
+            throw new Trouble(file + " is of version " + StoredFile.version(file) + "; this Whipsaw knows versions to "
+                    + Schema.VERSION + ". Nothing was changed");
         }
         FileLock lock = lock();
         try {
-            Path incoming = folder.resolve(DATABASE + ".incoming");
-            Files.copy(file, incoming, StandardCopyOption.REPLACE_EXISTING);
-            try (FileChannel written = FileChannel.open(incoming, StandardOpenOption.WRITE)) {
-                written.force(true);
+            Path incoming = folder.resolve(INCOMING);
+            Files.deleteIfExists(incoming);
+            StoredFile.copy(file, incoming);
+            List<String> broken = StoredFile.faults(incoming);
+            if (!broken.isEmpty()) {
+                throw new Trouble("the copy of " + file + " is not sound: " + broken.get(0) + ". Nothing was changed");
             }
-            Path kept = folder.resolve("before-restore-" + LocalDateTime.now().format(STAMP) + ".db");
-            for (String tail : List.of("", "-wal", "-shm")) {
-                Path part = folder.resolve(DATABASE + tail);
-                if (Files.exists(part)) {
-                    Files.move(part, folder.resolve(kept.getFileName() + tail));
-                }
-            }
-            Files.move(incoming, database(), StandardCopyOption.ATOMIC_MOVE);
+            force(incoming);
+            Path kept = keepWhatIsThere();
+            // from here on less is meant: a start must not look for what the backup does not have
+            highWater().reset(StoredFile.newest(incoming));
+            Files.move(incoming, database(), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
             return kept;
+        } catch (StoredFile.Failed e) {
+            throw new Trouble("could not be put in place: " + e.getMessage() + ". Nothing was changed");
         } catch (IOException e) {
-            throw new Trouble(
-                    "could not be put in place: " + e.getMessage() + ". Look into " + folder + " before going on");
+            throw new Trouble("could not be put in place: " + reason(e) + ". Look into " + folder + " before going on");
         } finally {
             release(lock);
         }
     }
 
-    private static boolean hasJobs(Path file) {
-        try (Connection c = open(file);
-                Statement s = c.createStatement();
-                ResultSet r = s.executeQuery("select count(*) from sqlite_master where name in ('job', 'revision')")) {
-            return r.next() && r.getInt(1) == 2;
-        } catch (SQLException e) {
-            return false;
+    /** The database under a second name, its log written into it; of a damaged one the log too. */
+    private Path keepWhatIsThere() throws IOException {
+        if (!Files.exists(database())) {
+            return null;
+        }
+        if (StoredFile.faults(database()).isEmpty()) {
+            StoredFile.emptyLog(database());
+        }
+        String stamp = KEPT + LocalDateTime.now().format(STAMP);
+        Path kept = folder.resolve(stamp + ".db");
+        for (int i = 2; Files.exists(kept); i++) {
+            kept = folder.resolve(stamp + "-" + i + ".db");
+        }
+        Path log = folder.resolve(DATABASE + "-wal");
+        if (Files.exists(log)) {
+            // only a database that cannot be read still has one: it must not be played into the new one
+            Files.copy(database(), kept);
+            Files.move(log, folder.resolve(kept.getFileName() + "-wal"));
+        } else {
+            link(kept);
+        }
+        Files.deleteIfExists(folder.resolve(DATABASE + "-shm"));
+        return kept;
+    }
+
+    private void link(Path kept) throws IOException {
+        try {
+            Files.createLink(kept, database());
+        } catch (UnsupportedOperationException | FileSystemException e) {
+            Files.copy(database(), kept);
         }
     }
 
@@ -238,14 +322,34 @@ public final class DataFolder {
         }
     }
 
-    /** One copy a day, the last seven kept, so that there is something to go back to. */
+    /** One copy a day, those with the newest revisions kept, so that there is something to go back to. */
     public void dailyCopy() {
         Path today = copies().resolve("whipsaw-" + LocalDateTime.now().toLocalDate() + ".db");
         if (!Files.exists(database()) || Files.exists(today)) {
             return;
         }
         backup(today);
-        copiesNewestFirst().stream().skip(KEPT_COPIES).forEach(old -> old.toFile()
-                .delete());
+        prune();
+    }
+
+    /** A copy before the database is brought to a later version, whatever the day. */
+    public void copyBeforeMigration() {
+        if (!Files.exists(database()) || !StoredFile.hasTables(database())) {
+            return;
+        }
+        int version = StoredFile.version(database());
+        Path before = copies().resolve("whipsaw-of-version-" + version + ".db");
+        if (version < Schema.VERSION && !Files.exists(before)) {
+            backup(before);
+        }
+    }
+
+    /** Copies of a day beyond the seven with the newest revisions go; those before a migration stay. */
+    private void prune() {
+        copiesByRevision().stream()
+                .filter(c -> c.getParent().equals(copies())
+                        && !c.getFileName().toString().contains("of-version"))
+                .skip(KEPT_COPIES)
+                .forEach(old -> old.toFile().delete());
     }
 }

@@ -39,9 +39,11 @@ public class JobStore {
             REVISION.KIND,
             REVISION.WHO,
             REVISION.AT,
-            REVISION.WORDS);
+            REVISION.WORDS,
+            REVISION.CHECKSUM);
 
     private final DSLContext db;
+    private final Marks marks;
 
     /** Documents read lately, which nobody may alter, by job, number and moment: a revision never changes. */
     private final Map<String, Map<String, Object>> documents =
@@ -54,15 +56,16 @@ public class JobStore {
                 }
             });
 
-    public JobStore(DSLContext db) {
+    public JobStore(DSLContext db, Marks marks) {
         this.db = db;
+        this.marks = marks;
     }
 
     /**
      * A job as the list shows it.
      *
      * @param archived whether it was put away
-     * @param document of the newest revision
+     * @param document of the newest revision; empty where that is damaged
      */
     public record Listed(
             String slug,
@@ -72,7 +75,21 @@ public class JobStore {
             String at,
             String words,
             boolean archived,
-            Map<String, Object> document) {}
+            Map<String, Object> document) {
+        public boolean damaged() {
+            return document.isEmpty();
+        }
+    }
+
+    /** A revision that is not what was written. */
+    public static class Damaged extends StoreException {
+        private static final long serialVersionUID = 1L;
+
+        Damaged(int number) {
+            super("revision " + number + " of this job is damaged: it is not what was written. The others can be used:"
+                    + " go back to one of them on the page of revisions, or put back a backup");
+        }
+    }
 
     /**
      * What the list keeps of a job's newest revision.
@@ -91,7 +108,7 @@ public class JobStore {
         private static final long serialVersionUID = 1L;
         private final transient List<Revision> since;
 
-        Conflict(List<Revision> since) {
+        public Conflict(List<Revision> since) {
             super("the job was changed in the meantime");
             this.since = since;
         }
@@ -115,7 +132,8 @@ public class JobStore {
 
     /** All jobs, archived ones too, the last changed first. */
     public List<Listed> list() {
-        return db.select(JOB.SLUG, JOB.ARCHIVED_AT, REVISION.NUMBER, REVISION.AT, REVISION.WORDS, REVISION.DOCUMENT)
+        return db.select(JOB.SLUG, JOB.ARCHIVED_AT, REVISION.DOCUMENT)
+                .select(HEAD)
                 .from(JOB)
                 .join(REVISION)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
@@ -124,10 +142,10 @@ public class JobStore {
                         .where(REVISION.as("r").JOB_ID.eq(JOB.ID))))
                 .orderBy(REVISION.AT.desc(), JOB.ID.desc())
                 .fetch(r -> {
-                    Map<String, Object> document = Json.object(r.get(REVISION.DOCUMENT));
+                    Map<String, Object> document = sound(r, r.get(REVISION.DOCUMENT));
                     return new Listed(
                             r.get(JOB.SLUG),
-                            project(document, "name"),
+                            document.isEmpty() ? r.get(JOB.SLUG) : project(document, "name"),
                             project(document, "place"),
                             r.get(REVISION.NUMBER),
                             r.get(REVISION.AT),
@@ -135,6 +153,30 @@ public class JobStore {
                             r.get(JOB.ARCHIVED_AT) != null,
                             document);
                 });
+    }
+
+    /** The document of a revision, or an empty one where it is not what was written. */
+    private static Map<String, Object> sound(Record r, String document) {
+        try {
+            return written(r, document) ? Json.object(document) : Map.of();
+        } catch (Json.NotJson e) {
+            return Map.of();
+        }
+    }
+
+    private static boolean written(Record r, String document) {
+        return document != null && Seal.of("", fields(r), document).checksum().equals(r.get(REVISION.CHECKSUM));
+    }
+
+    private static Seal.Fields fields(Record r) {
+        return new Seal.Fields(
+                r.get(REVISION.NUMBER),
+                r.get(REVISION.MADE_ON),
+                r.get(REVISION.SHOWS),
+                r.get(REVISION.KIND),
+                r.get(REVISION.WHO),
+                r.get(REVISION.AT),
+                r.get(REVISION.WORDS));
     }
 
     private static String project(Map<String, Object> document, String key) {
@@ -204,7 +246,7 @@ public class JobStore {
     @Transactional
     public void name(String slug, int number, String name, String who) {
         int job = id(slug);
-        revision(job, number);
+        head(job, number);
         db.insertInto(REVISION_NAME)
                 .set(REVISION_NAME.JOB_ID, job)
                 .set(REVISION_NAME.NUMBER, number)
@@ -237,7 +279,8 @@ public class JobStore {
     @Transactional
     public int goBack(String slug, int base, int to, String who) {
         int job = id(slug);
-        Revision latest = latest(slug).orElseThrow();
+        // without the document of the newest, which may be the damaged one that is left
+        Revision latest = newest(slug);
         if (latest.number() != base) {
             throw new Conflict(since(job, base));
         }
@@ -268,68 +311,118 @@ public class JobStore {
      */
     @Transactional
     public Revision append(String slug, int base, Map<String, Object> document, String who, String words) {
+        return append(slug, base, document, new Made(who, words, null));
+    }
+
+    /**
+     * Who made a revision, in what words, and by which request.
+     *
+     * @param request key the page gave its request; null where it gave none
+     */
+    public record Made(String who, String words, String request) {}
+
+    /** The revision a request made, if it is answered a second time. */
+    public Optional<Revision> byRequest(String slug, String request) {
+        return request == null
+                ? Optional.empty()
+                : db.select(HEAD)
+                        .from(REVISION)
+                        .join(JOB)
+                        .on(REVISION.JOB_ID.eq(JOB.ID))
+                        .where(JOB.SLUG.eq(slug))
+                        .and(REVISION.REQUEST.eq(request))
+                        .fetchOptional(r -> revision(r, Map.of()));
+    }
+
+    /**
+     * The same for a request that may be sent again.
+     *
+     * @throws Conflict when another revision came first
+     */
+    @Transactional
+    public Revision append(String slug, int base, Map<String, Object> document, Made made) {
         int job = id(slug);
         // without the document of the newest, which nothing here reads
-        Revision latest = history(slug, 1).get(0);
+        Revision latest = newest(slug);
         if (latest.number() != base) {
             throw new Conflict(since(job, base));
         }
         int number = latest.number() + 1;
-        String at = insert(job, number, latest.shows(), number, "edit", who, words, Json.write(document));
-        return new Revision(number, number, latest.shows(), "edit", who, at, words, document);
+        String at = insert(job, number, latest.shows(), number, "edit", made.who(), made.words(), Json.write(document));
+        keepRequest(job, number, made.request());
+        return new Revision(number, number, latest.shows(), "edit", made.who(), at, made.words(), document);
+    }
+
+    private void keepRequest(int job, int number, String request) {
+        if (request != null) {
+            db.update(REVISION)
+                    .set(REVISION.REQUEST, request)
+                    .where(REVISION.JOB_ID.eq(job))
+                    .and(REVISION.NUMBER.eq(number))
+                    .execute();
+        }
+    }
+
+    /** Notes the request a step was made by, in the transaction it is made in. */
+    private Optional<Integer> noted(int job, Optional<Integer> number, String request) {
+        number.ifPresent(n -> keepRequest(job, n, request));
+        return number;
     }
 
     /** Goes back to the document the shown revision was made on; empty at the first. */
     @Transactional
     public Optional<Integer> undo(String slug, String who) {
-        return undo(slug, -1, who);
+        return undo(slug, -1, who, null);
     }
 
     /**
      * The same from a page.
      *
      * @param base number of the newest revision its maker knew; negative for any
+     * @param request key the page gave it, or null
      * @throws Conflict when another revision came first
      */
     @Transactional
-    public Optional<Integer> undo(String slug, int base, String who) {
+    public Optional<Integer> undo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        Revision shown = revision(job, latest.shows());
+        Revision shown = head(job, latest.shows());
         if (shown.kind().equals("create")) {
             return Optional.empty();
         }
         Revision to = revision(job, shown.madeOn());
-        return Optional.of(step(job, latest, to, "undo", who, "Undid: " + shown.words()));
+        return noted(job, Optional.of(step(job, latest, to, "undo", who, "Undid: " + shown.words())), request);
     }
 
     /** Goes forward to the last edit made on the shown revision; empty when there is none. */
     @Transactional
     public Optional<Integer> redo(String slug, String who) {
-        return redo(slug, -1, who);
+        return redo(slug, -1, who, null);
     }
 
     /**
      * The same from a page.
      *
      * @param base number of the newest revision its maker knew; negative for any
+     * @param request key the page gave it, or null
      * @throws Conflict when another revision came first
      */
     @Transactional
-    public Optional<Integer> redo(String slug, int base, String who) {
+    public Optional<Integer> redo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        return db.select(HEAD)
+        Optional<Integer> made = db.select(HEAD)
                 .from(REVISION)
                 .where(nextEdit(job, latest.shows()))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
                 .fetchOptional(this::revision)
                 .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
+        return noted(job, made, request);
     }
 
     private Revision known(String slug, int job, int base) {
-        Revision latest = latest(slug).orElseThrow();
+        Revision latest = newest(slug);
         if (base >= 0 && latest.number() != base) {
             throw new Conflict(since(job, base));
         }
@@ -339,7 +432,7 @@ public class JobStore {
     /** The revision an undo would take back, without its document; empty at the first. */
     public Optional<Revision> toUndo(String slug) {
         int job = id(slug);
-        Revision shown = revision(job, latest(slug).orElseThrow().shows());
+        Revision shown = head(job, newest(slug).shows());
         return shown.kind().equals("create") ? Optional.empty() : Optional.of(shown);
     }
 
@@ -351,8 +444,7 @@ public class JobStore {
     public boolean canRedo(String slug) {
         Integer job = db.select(JOB.ID).from(JOB).where(JOB.SLUG.eq(slug)).fetchOne(JOB.ID);
         return job != null
-                && db.fetchExists(
-                        REVISION, nextEdit(job, history(slug, 1).get(0).shows()));
+                && db.fetchExists(REVISION, nextEdit(job, newest(slug).shows()));
     }
 
     /** What was made on the revision shown and can be taken again. */
@@ -383,7 +475,22 @@ public class JobStore {
                 .where(REVISION.JOB_ID.eq(job))
                 .and(REVISION.NUMBER.gt(base))
                 .orderBy(REVISION.NUMBER)
-                .fetch(this::revision);
+                .fetch(r -> revision(r, Map.of()));
+    }
+
+    /** The newest revision without its document. */
+    private Revision newest(String slug) {
+        return history(slug, 1).get(0);
+    }
+
+    /** A revision without its document. */
+    private Revision head(int job, int number) {
+        return db.select(HEAD)
+                .from(REVISION)
+                .where(REVISION.JOB_ID.eq(job))
+                .and(REVISION.NUMBER.eq(number))
+                .fetchOptional(r -> revision(r, Map.of()))
+                .orElseThrow(() -> new StoreException("there is no revision " + number));
     }
 
     private Revision revision(int job, int number) {
@@ -401,11 +508,15 @@ public class JobStore {
         String key = job + "/" + number + "/" + r.get(REVISION.AT);
         Map<String, Object> document = documents.get(key);
         if (document == null) {
-            document = Json.frozen(db.select(REVISION.DOCUMENT)
+            String text = db.select(REVISION.DOCUMENT)
                     .from(REVISION)
                     .where(REVISION.JOB_ID.eq(job))
                     .and(REVISION.NUMBER.eq(number))
-                    .fetchOne(REVISION.DOCUMENT));
+                    .fetchOne(REVISION.DOCUMENT);
+            if (!written(r, text)) {
+                throw new Damaged(number);
+            }
+            document = Json.frozen(text);
             documents.put(key, document);
         }
         return revision(r, document);
@@ -426,7 +537,17 @@ public class JobStore {
     private String insert(
             int job, int number, int madeOn, int shows, String kind, String who, String words, String document) {
         String at = now();
-        db.insertInto(REVISION)
+        String before = number == 1
+                ? ""
+                : db.select(REVISION.CHAIN)
+                        .from(REVISION)
+                        .where(REVISION.JOB_ID.eq(job))
+                        .and(REVISION.NUMBER.eq(number - 1))
+                        .fetchOne(REVISION.CHAIN);
+        Seal seal = Seal.of(before, new Seal.Fields(number, madeOn, shows, kind, who, at, words), document);
+        long row = db.insertInto(REVISION)
+                .set(REVISION.CHECKSUM, seal.checksum())
+                .set(REVISION.CHAIN, seal.chain())
                 .set(REVISION.JOB_ID, job)
                 .set(REVISION.NUMBER, number)
                 .set(REVISION.MADE_ON, madeOn)
@@ -436,7 +557,9 @@ public class JobStore {
                 .set(REVISION.AT, at)
                 .set(REVISION.WORDS, words)
                 .set(REVISION.DOCUMENT, document)
-                .execute();
+                .returning(REVISION.ID)
+                .fetchOne(REVISION.ID);
+        marks.afterCommit(row);
         return at;
     }
 

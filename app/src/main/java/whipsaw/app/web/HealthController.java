@@ -5,11 +5,11 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.jooq.exception.DataAccessException;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
+import whipsaw.app.store.DataFolder;
 
 /** Whether the application is well, for its owner's own watch: no names, no contents. */
 @RestController
@@ -20,10 +20,10 @@ public class HealthController {
     private final Version version;
     private final File data;
 
-    public HealthController(DSLContext db, Version version, @Value("${whipsaw.data}") String data) {
+    public HealthController(DSLContext db, Version version, DataFolder data) {
         this.db = db;
         this.version = version;
-        this.data = new File(data);
+        this.data = data.database().getParent().toFile();
     }
 
     @GetMapping("/health")

@@ -71,7 +71,12 @@ public class JobController {
 
     /** A change as posted by the page. */
     public record ChangeRequest(
-            int base, boolean preview, boolean soon, String words, List<DocumentPatch.Change> changes) {}
+            int base, boolean preview, boolean soon, String words, String key, List<DocumentPatch.Change> changes) {}
+
+    /** A key of a request as pages make them; anything else is none. */
+    private static String key(Map<String, Object> body) {
+        return body != null && body.get("key") instanceof String k && k.matches("[a-z0-9]{16,40}") ? k : null;
+    }
 
     @PostMapping(path = "/jobs/{slug}/change", consumes = "application/json")
     public String change(@PathVariable String slug, @RequestBody Map<String, Object> body, Model model) {
@@ -84,7 +89,8 @@ public class JobController {
                     PlanDrawing.forPreview(shown.design(), shown.change().changed()));
             return "job :: preview";
         }
-        JobService.Shown made = jobs.change(slug, request.base(), request.changes(), request.words());
+        JobService.Shown made = jobs.change(
+                slug, new JobService.Asked(request.base(), request.words(), request.key()), request.changes());
         if (request.soon()) {
             fillTotals(model, made);
             model.addAttribute(
@@ -128,7 +134,7 @@ public class JobController {
     private String stepped(String slug, boolean back, Map<String, Object> body, Model model) {
         int base = body != null && body.get("base") instanceof Number n ? n.intValue() : -1;
         boolean agreed = body != null && Boolean.TRUE.equals(body.get("agreed"));
-        fill(model, jobs.step(slug, back, base, agreed));
+        fill(model, jobs.step(slug, back, base, agreed, key(body)));
         model.addAttribute("history", jobs.history(slug, HISTORY));
         return "job :: swaps";
     }
@@ -193,7 +199,7 @@ public class JobController {
                 ? said.substring(0, Math.min(said.length(), LONGEST_WORDS))
                 : null;
         boolean soon = Boolean.TRUE.equals(body.get("soon"));
-        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), soon, words, changes);
+        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), soon, words, key(body), changes);
     }
 
     /** A request that is no change. */

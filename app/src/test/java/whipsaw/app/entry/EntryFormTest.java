@@ -55,6 +55,7 @@ class EntryFormTest extends ServedTest {
             leaves(JobWriter.write(d.job()), "$", paths);
             paths.removeIf(p -> p.equals("$.schema")
                     || p.startsWith("$.roof.outline")
+                    || p.matches("\\$\\.survey\\.answers\\.(?!coverAge\\.value).*")
                     || p.matches("\\$\\.(array|electrical)\\.(tray|module|block|inverter)\\..*")
                     || p.startsWith("$.electrical.run.conductor.")
                     || p.startsWith("$.roof.structure.deck.type.")

@@ -91,7 +91,7 @@ class DataFolderTest {
                 int acknowledged = count(folder.database());
                 Path file = dir.resolve("backup-" + i + ".db");
                 folder.backup(file);
-                assertThat(DataFolder.faults(file)).isEmpty();
+                assertThat(StoredFile.faults(file)).isEmpty();
                 assertThat(count(file)).isGreaterThanOrEqualTo(Math.max(acknowledged, before));
                 before = count(file);
             }

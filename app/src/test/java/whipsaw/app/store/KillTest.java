@@ -147,7 +147,7 @@ class KillTest {
         }
         // at most the one edit under way at each kill may be there without having been acknowledged
         assertThat(stored.size() - 1 - acknowledged.size()).isBetween(0, KILLS);
-        assertThat(DataFolder.faults(dir.resolve("data/whipsaw.db"))).isEmpty();
+        assertThat(StoredFile.faults(dir.resolve("data/whipsaw.db"))).isEmpty();
     }
 
     private int newest() throws Exception {

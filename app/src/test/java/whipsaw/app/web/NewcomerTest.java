@@ -84,6 +84,8 @@ class NewcomerTest extends ServedTest {
         type("$.roof.allowance.givenBy", "B. Ostrander PE (made up)");
         type("$.roof.allowance.date", "2026-11-02");
         stored();
+        type("$.survey.answers.coverAge.value", "3");
+        stored();
         page.locator("details[data-section=structure]").evaluate("d => d.open = true");
         type("$.roof.structure.dead", "16 psf");
         stored();

@@ -27,6 +27,13 @@ public record DesignChange(List<String> words, List<Integer> changed) {
         changed = List.copyOf(changed);
     }
 
+    /** The same with something more to say. */
+    public DesignChange with(List<String> more) {
+        List<String> all = new ArrayList<>(words);
+        all.addAll(more);
+        return new DesignChange(all, changed);
+    }
+
     public static DesignChange between(Design before, Design after) {
         List<String> words = new ArrayList<>();
         UnitSystem units = after.job().project().units();

@@ -1,0 +1,8 @@
+package whipsaw.app.store;
+
+/** The version of the database this program writes: that of its newest migration. */
+final class Schema {
+    static final int VERSION = 6;
+
+    private Schema() {}
+}

@@ -1,0 +1,72 @@
+package whipsaw.app.store;
+
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jooq.DSLContext;
+import org.jooq.exception.DataAccessException;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.DisposableBean;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * Keeps the store in order while the server runs: writes the log into the database when nobody writes, so that the one
+ * file holds everything then, and makes the copy of a new day.
+ */
+@Component
+@Lazy(false)
+class StoreKeeper implements DisposableBean {
+    private static final long EVERY_S = 20;
+    private static final Logger LOG = LoggerFactory.getLogger(StoreKeeper.class);
+
+    private final DSLContext db;
+    private final DataFolder folder;
+    private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "store-keeper");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private volatile String trouble = "";
+
+    StoreKeeper(DSLContext db, DataFolder folder) {
+        this.db = db;
+        this.folder = folder;
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void begin() {
+        clock.scheduleWithFixedDelay(this::look, EVERY_S, EVERY_S, TimeUnit.SECONDS);
+    }
+
+    /** A passive look: what is being read or written goes on. */
+    void look() {
+        try {
+            db.fetch("PRAGMA wal_checkpoint(TRUNCATE)");
+        } catch (DataAccessException e) {
+            // busy, or the disk is full: the next look tries again
+        }
+        try {
+            folder.dailyCopy();
+            trouble = "";
+        } catch (DataFolder.Trouble e) {
+            if (!e.getMessage().equals(trouble)) {
+                LOG.warn("No copy of today: {}", e.getMessage());
+            }
+            trouble = e.getMessage();
+        }
+    }
+
+    /** Why there is no copy of today; empty when there is one. */
+    String trouble() {
+        return trouble;
+    }
+
+    @Override
+    public void destroy() {
+        clock.shutdownNow();
+    }
+}

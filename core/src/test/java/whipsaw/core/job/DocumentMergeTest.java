@@ -1,0 +1,67 @@
+package whipsaw.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import whipsaw.core.design.Jobs;
+
+/** Edits of different things go together, edits of one thing do not. */
+class DocumentMergeTest {
+    private static final Map<String, Object> BASE =
+            JobWriter.write(Jobs.job("roof.obstructions", List.of(thing("a", "5 m"), thing("b", "15 m"))));
+
+    private static Map<String, Object> thing(String id, String x) {
+        return Map.of(
+                "id", id, "name", "Vent " + id, "x", x, "y", "5 m", "width", "1 m", "depth", "1 m", "height", "1 m");
+    }
+
+    private static DocumentPatch.Change set(String path, Object value) {
+        return new DocumentPatch.Change("set", path, value);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "$.array.tilt, $.roof.height, false",
+        "$.array.tilt, $.array.tilt, true",
+        "$.roof.obstructions[id=a].x, $.roof.obstructions[id=b].x, false",
+        "$.roof.obstructions[id=a].x, $.roof.obstructions[id=a].y, false",
+        "$.roof.obstructions[id=a].x, $.roof.obstructions[id=a].x, true",
+        "$.roof.height, $.roof.heights, false"
+    })
+    void onlyTheSameThingClashes(String theirs, String mine, boolean clash) {
+        Map<String, Object> now = DocumentPatch.apply(BASE, List.of(set(theirs, "7.5 m")));
+        assertThat(DocumentMerge.clash(BASE, now, List.of(set(mine, "8 m")))).isEqualTo(clash);
+    }
+
+    @Test
+    void twoNewThingsGoTogetherAndAThingThatIsGoneDoesNot() {
+        DocumentPatch.Change mine = new DocumentPatch.Change("append", "$.roof.obstructions", thing("d", "30 m"));
+        DocumentPatch.Change theirs = new DocumentPatch.Change("append", "$.roof.obstructions", thing("c", "25 m"));
+        assertThat(DocumentMerge.clash(BASE, DocumentPatch.apply(BASE, List.of(theirs)), List.of(mine)))
+                .isFalse();
+        DocumentPatch.Change gone = new DocumentPatch.Change("remove", "$.roof.obstructions[id=a]", null);
+        Map<String, Object> without = DocumentPatch.apply(BASE, List.of(gone));
+        assertThat(DocumentMerge.clash(BASE, without, List.of(set("$.roof.obstructions[id=a].x", "6 m"))))
+                .isTrue();
+        assertThat(DocumentMerge.clash(BASE, without, List.of(set("$.roof.obstructions", List.of()))))
+                .isTrue();
+        assertThat(DocumentMerge.clash(BASE, BASE, List.of(set("$.array.tilt", "5 deg"))))
+                .isFalse();
+    }
+
+    /** Entries with no id are known by their place alone, which another edit may have shifted. */
+    @Test
+    void listsWithoutIdsAreOneThing() {
+        Map<String, Object> now = DocumentPatch.apply(
+                BASE, List.of(new DocumentPatch.Change("append", "$.array.removed", Map.of("x", "9 m", "y", "9 m"))));
+        DocumentPatch.Change mine =
+                new DocumentPatch.Change("append", "$.array.removed", Map.of("x", "12 m", "y", "9 m"));
+        assertThat(DocumentMerge.clash(BASE, now, List.of(mine))).isTrue();
+        assertThat(DocumentMerge.thing("$.roof.parapets[edge=2].height")).isEqualTo("$.roof.parapets");
+        assertThat(DocumentMerge.thing("$.survey.routes[id=r].legs[2].length")).isEqualTo("$.survey.routes[id=r].legs");
+    }
+}

@@ -160,6 +160,140 @@ class DataFolderTest {
         }
     }
 
+    private void writeMore(int count) throws SQLException {
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            insert(s, count);
+        }
+    }
+
+    /** The main file as it is without what stands in its log, as somebody copies "the one file". */
+    private DataFolder withoutItsLog(Path to) throws Exception {
+        Files.createDirectories(to);
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            insert(s, 30);
+            Files.copy(folder.database(), to.resolve("whipsaw.db"));
+        }
+        Files.writeString(to.resolve("whipsaw.mark"), "430");
+        return new DataFolder(to);
+    }
+
+    @Test
+    void aLostLogIsFoundByTheMark() throws Exception {
+        checkpoint();
+        DataFolder less = withoutItsLog(dir.resolve("less"));
+        assertThatThrownBy(less::check)
+                .hasMessageContaining("ends at revision mark 400, and 430 was acknowledged")
+                .hasMessageContaining("write-ahead log")
+                .hasMessageContaining("rm " + dir.resolve("less/whipsaw.mark"));
+        Files.delete(dir.resolve("less/whipsaw.mark"));
+        less.check();
+        folder.highWater().reached(430);
+        folder.check();
+        assertThat(folder.highWater().revision()).isEqualTo(430);
+        folder.highWater().reached(410);
+        assertThat(folder.highWater().revision()).as("it never falls by itself").isEqualTo(430);
+    }
+
+    /** After a look at the start the one file holds everything. */
+    @Test
+    void theLogIsEmptyAfterTheCheck() throws Exception {
+        writeMore(10);
+        folder.check();
+        Path alone = Files.createDirectories(dir.resolve("alone")).resolve("whipsaw.db");
+        Files.copy(folder.database(), alone);
+        assertThat(count(alone)).isEqualTo(410);
+    }
+
+    @Test
+    void noStoreIsBegunWhereAnOlderOneStood() throws Exception {
+        new DataFolder(Files.createDirectories(dir.resolve("new"))).check();
+        folder.dailyCopy();
+        Files.write(folder.database(), new byte[0]);
+        assertThatThrownBy(folder::check).hasMessageContaining("is empty, but there was one");
+        for (String tail : List.of("", "-wal", "-shm")) {
+            Files.deleteIfExists(data.resolve("whipsaw.db" + tail));
+        }
+        assertThatThrownBy(folder::check)
+                .hasMessageContaining("There is no database")
+                .hasMessageContaining("./whipsaw restore " + data.resolve("copies"));
+        Path marked = Files.createDirectories(dir.resolve("marked"));
+        Files.writeString(marked.resolve("whipsaw.mark"), "7");
+        assertThatThrownBy(() -> new DataFolder(marked).check())
+                .hasMessageContaining("revision mark 7 was acknowledged");
+    }
+
+    /** A clock that was wrong: the copy with the newest revision is offered, and kept, whatever its name says. */
+    @Test
+    void copiesAreOfferedAndKeptByRevision() throws Exception {
+        Files.createDirectories(data.resolve("copies"));
+        checkpoint();
+        Files.copy(folder.database(), data.resolve("copies/whipsaw-2099-01-01.db"));
+        writeMore(50);
+        Path newest = data.resolve("copies/whipsaw-1970-01-01.db");
+        folder.backup(newest);
+        for (int day = 1; day < 8; day++) {
+            Files.copy(
+                    data.resolve("copies/whipsaw-2099-01-01.db"),
+                    data.resolve("copies/whipsaw-2098-01-0" + day + ".db"));
+        }
+        folder.dailyCopy();
+        assertThat(newest).exists();
+        checkpoint();
+        scribble(folder.database());
+        Files.delete(data.resolve("copies/whipsaw-" + java.time.LocalDate.now() + ".db"));
+        assertThatThrownBy(folder::check)
+                .hasMessageContaining("restore " + newest)
+                .hasMessageContaining("mark 450");
+    }
+
+    @Test
+    void aDatabaseOfALaterVersionIsRefusedByName() throws Exception {
+        try (Connection c = open(folder.database());
+                Statement s = c.createStatement()) {
+            s.execute("create table flyway_schema_history (version text, success boolean)");
+            s.execute("insert into flyway_schema_history values ('99', 1)");
+        }
+        assertThatThrownBy(folder::check)
+                .hasMessageContaining("is of version 99")
+                .hasMessageContaining("to " + Schema.VERSION);
+        Path file = dir.resolve("later.db");
+        folder.backup(file);
+        assertThatThrownBy(() -> new DataFolder(dir.resolve("elsewhere")).restore(file))
+                .hasMessageContaining("version 99");
+    }
+
+    /** Before a migration a copy is made whatever the day, and a restore that was cut short leaves nothing behind. */
+    @Test
+    void aMigrationHasItsCopyAndAnUnfinishedRestoreIsNone() throws Exception {
+        folder.copyBeforeMigration();
+        assertThat(count(data.resolve("copies/whipsaw-of-version-0.db"))).isEqualTo(400);
+        Files.writeString(data.resolve("whipsaw.db.incoming"), "half");
+        folder.check();
+        assertThat(data.resolve("whipsaw.db.incoming")).doesNotExist();
+        assertThat(count(folder.database())).isEqualTo(400);
+    }
+
+    /** A restore of less than was acknowledged is meant; what a path is called is no setting. */
+    @Test
+    void aRestoreLowersTheMarkAndPathsAreOnlyPaths() throws Exception {
+        Path odd = dir.resolve("a ?mode=memory&b ${x} %41 #c");
+        Files.createDirectories(odd);
+        Path file = odd.resolve("backup.db");
+        folder.backup(file);
+        writeMore(20);
+        folder.highWater().reached(420);
+        DataFolder there = new DataFolder(odd);
+        there.restore(file);
+        assertThat(odd.resolve("whipsaw.db")).exists();
+        assertThat(StoredFile.newest(there.database())).isEqualTo(400);
+        there.check();
+        folder.restore(file);
+        folder.check();
+        assertThat(count(folder.database())).isEqualTo(400);
+    }
+
     @Test
     void withoutASoundCopyTheOwnersBackupIsAskedFor() throws Exception {
         checkpoint();

@@ -23,7 +23,12 @@ class MigrationTest {
             s.execute("INSERT INTO catalogue_entry (kind, code, edition, hash, body, origin, added_at)"
                     + " VALUES ('block', 'mine', '7', 'h', '{\"a\":1}', 'own', '2026-01-02T03:04:05Z')");
         }
-        Flyway.configure().dataSource(url, "", "").load().migrate();
+        Flyway.configure()
+                .dataSource(url, "", "")
+                .javaMigrations(new SealRevisions())
+                .load()
+                .migrate();
+        assertThat(StoredFile.version(folder.resolve("old.db"))).isEqualTo(Schema.VERSION);
         try (Connection db = DriverManager.getConnection(url);
                 Statement s = db.createStatement()) {
             try (ResultSet r = s.executeQuery("SELECT kind, edition, body, origin, added_at FROM catalogue_entry")) {

@@ -138,6 +138,7 @@ class RevisionFlowTest extends ServedTest {
     void aConflictInAnotherWindowKeepsWhatWasTypedAndAppliesOnTop() {
         page.navigate(server.address("/jobs/" + slug));
         set("$.array.tilt", "5 deg");
+        set("$.roof.height", "19 ft");
         set("$.array.walkway.first", 3);
         page.locator("details[data-section=roof] > summary").click();
         Locator height = page.locator("[data-path='$.roof.height']");
@@ -146,13 +147,62 @@ class RevisionFlowTest extends ServedTest {
         assertThat(page.locator("#banner")).containsText("Tilt changed to 5 deg");
         assertThat(page.locator("#banner")).containsText("Walkway");
         assertThat(height).hasValue("21' 6\"");
-        assertThat(jobs.open(slug).revision().number()).isEqualTo(3);
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(4);
         page.locator("#banner button").first().click();
-        assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
         var job = jobs.open(slug).design().job();
         assertThat(job.roof().height().si()).isEqualTo(21.5 * 0.3048);
         assertThat(job.array().tilt().si()).isEqualTo(5);
         assertThat(job.array().walkway().first()).isEqualTo(3);
+    }
+
+    /** Different things go together by themselves, and both windows are told. */
+    @Test
+    void editsOfDifferentThingsGoTogether() {
+        page.navigate(server.address("/jobs/" + slug));
+        try (Page other = page()) {
+            other.navigate(server.address("/jobs/" + slug));
+            assertThat(other.locator("#bench")).hasAttribute("data-revision", "1");
+            set("$.array.tilt", "5 deg");
+            other.locator("details[data-section=roof] > summary").click();
+            Locator height = other.locator("[data-path='$.roof.height']");
+            height.fill("21' 6\"");
+            height.blur();
+            assertThat(other.locator("#bench")).hasAttribute("data-revision", "3");
+            assertThat(other.locator("#difference")).containsText("together with revision 2");
+            assertThat(other.locator("#difference")).containsText("Tilt changed to 5 deg");
+            assertThat(other.locator("[data-path='$.array.tilt']")).hasValue("5 deg");
+        }
+        assertThat(page.locator("#news")).containsText("Tilt changed to 5 deg");
+        assertThat(page.locator("#news")).containsText("revision 3");
+        var job = jobs.open(slug).design().job();
+        assertThat(job.roof().height().si()).isEqualTo(21.5 * 0.3048);
+        assertThat(job.array().tilt().si()).isEqualTo(5);
+    }
+
+    /** The answer to an edit is lost on the way: the page asks again, and the edit is there once. */
+    @Test
+    void anAnswerThatIsLostIsAskedForAgainAndTheEditIsOne() {
+        page.navigate(server.address("/jobs/" + slug));
+        int[] sent = {0};
+        page.route("**/change", route -> {
+            sent[0]++;
+            if (sent[0] == 1) {
+                // it reaches the server, and its answer does not come back
+                route.fetch();
+                route.abort();
+            } else {
+                route.resume();
+            }
+        });
+        page.locator("[data-path=\"$.array.tilt\"]").selectOption("5 deg");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(page.locator("#banner")).isHidden();
+        assertThat(sent[0]).isEqualTo(2);
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(2);
+        page.locator("[data-path=\"$.array.tilt\"]").selectOption("10 deg");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        faults.removeIf(f -> f.contains("ERR_FAILED"));
     }
 
     @Test

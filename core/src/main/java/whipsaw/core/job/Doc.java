@@ -9,6 +9,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import whipsaw.core.units.CleanText;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Spacings;
 import whipsaw.core.units.Unit;
@@ -122,14 +123,15 @@ final class Doc {
 
     String text(String key, String label, int longest) {
         Object value = take(key);
-        if (!(value instanceof String text) || text.isBlank()) {
+        String text = value instanceof String given ? CleanText.line(given) : "";
+        if (text.isEmpty()) {
             problem(key, label, value, "is missing: give a text");
             return "";
         }
         if (text.length() > longest) {
             problem(key, label, text, "is longer than " + longest + " characters");
         }
-        return text.strip();
+        return text;
     }
 
     /** A text that may be missing or empty. */
@@ -137,6 +139,16 @@ final class Doc {
         Object value = values.get(key);
         read.add(key);
         return value == null || value.equals("") ? "" : text(key, label, longest);
+    }
+
+    /** Texts one below the other, or with semicolons between. */
+    String listOrEmpty(String key, String label, int longest) {
+        read.add(key);
+        if (values.get(key) instanceof String text && text.indexOf('\n') >= 0) {
+            return new Doc(Map.of(key, text.strip().replaceAll("\\s*\\R\\s*", "; ")), path, context)
+                    .textOrEmpty(key, label, longest);
+        }
+        return textOrEmpty(key, label, longest);
     }
 
     String choice(String key, String label, List<String> allowed) {

@@ -38,7 +38,7 @@ final class RoofReader {
                     a.text("givenBy", "Allowance given by", 120),
                     a.date("date", "Allowance given on"),
                     a.textOrEmpty("letter", "Letter of the allowance", 160),
-                    Job.Allowance.conditions(a.textOrEmpty("conditions", "Conditions of the allowance", 2000)));
+                    Job.Allowance.conditions(a.listOrEmpty("conditions", "Conditions of the allowance", 2000)));
             a.done();
         }
         Job.Bays bays = null;

@@ -65,6 +65,10 @@ public final class ServeCommand {
                         "--address " + address + ": there are no accounts yet, so only 127.0.0.1 is served");
             }
             int chosen = freePort(port);
+            // what is needed for a while lies with the data and goes with the next start, however this one ends
+            String scratch = new DataFolder(data).scratch().toString();
+            System.setProperty("java.io.tmpdir", scratch);
+            System.setProperty("org.sqlite.tmpdir", scratch);
             ConfigurableApplicationContext context = start(data, chosen, demo);
             if (rehearsal) {
                 rehearse(context, chosen);
@@ -208,6 +212,7 @@ public final class ServeCommand {
         FileLock lock = folder.lock();
         ConfigurableApplicationContext context = null;
         try {
+            folder.emptyScratch();
             folder.check();
             folder.copyBeforeMigration();
             copyOfToday(folder);

@@ -53,6 +53,18 @@ public final class DataFolder {
         return folder.resolve("tmp");
     }
 
+    /** Removes what an earlier server left for a while. */
+    public void emptyScratch() {
+        try (Stream<Path> files = Files.exists(scratch()) ? Files.walk(scratch()) : Stream.empty()) {
+            files.sorted(Comparator.reverseOrder())
+                    .filter(f -> !f.equals(scratch()))
+                    .forEach(f -> f.toFile().delete());
+            Files.createDirectories(scratch());
+        } catch (IOException e) {
+            throw new Trouble("cannot write to " + scratch() + ": " + reason(e));
+        }
+    }
+
     public HighWater highWater() {
         return new HighWater(folder.resolve("whipsaw.mark"));
     }

@@ -35,6 +35,15 @@ import whipsaw.core.job.Problem;
 public class Errors {
     private static final String DISK_FULL = "The disk is full: nothing was stored, and what was stored before is safe."
             + " Free some space, then try again; what you typed is still here.";
+    private static final String CANNOT_WRITE =
+            "The data folder cannot be written: no permission, read-only, or the disk"
+                    + " failed. Nothing was stored, and what was stored before can still be read. Give the folder back, then try"
+                    + " again; what you typed is still here.";
+
+    /** What SQLite says when a file may not be written or the disk does not take it. */
+    private static final List<String> NOT_WRITABLE =
+            List.of("SQLITE_READONLY", "SQLITE_CANTOPEN", "SQLITE_IOERR", "SQLITE_PERM", "SQLITE_AUTH");
+
     private static final String STORE_FAILED = "The store could not be read or written just now: nothing was stored."
             + " Try again; if it stays so, look at the log and at the disk.";
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
@@ -112,12 +121,17 @@ public class Errors {
                 : e;
         String cause = String.valueOf(first.getMessage());
         boolean full = cause.contains("SQLITE_FULL");
-        LOG.error("The store failed: {}", full ? "disk full" : first.getClass().getSimpleName());
+        boolean barred = NOT_WRITABLE.stream().anyMatch(cause::contains);
+        LOG.error(
+                "The store failed: {}",
+                full
+                        ? "disk full"
+                        : barred ? "cannot be written" : first.getClass().getSimpleName());
         return answer(
                 request,
-                full ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE,
+                full || barred ? HttpStatus.INSUFFICIENT_STORAGE : HttpStatus.SERVICE_UNAVAILABLE,
                 "Not stored",
-                one(full ? DISK_FULL : STORE_FAILED));
+                one(full ? DISK_FULL : barred ? CANNOT_WRITE : STORE_FAILED));
     }
 
     @ExceptionHandler({MaxUploadSizeExceededException.class, MultipartException.class})
@@ -127,6 +141,11 @@ public class Errors {
                 HttpStatus.CONTENT_TOO_LARGE,
                 "Not taken",
                 one("the upload is broken or larger than what is taken: choose the file again"));
+    }
+
+    @ExceptionHandler(Gate.Busy.class)
+    public Object busy(Gate.Busy e, HttpServletRequest request) {
+        return answer(request, HttpStatus.SERVICE_UNAVAILABLE, "Busy", one(e.getMessage()));
     }
 
     @ExceptionHandler(UploadLimits.TooLarge.class)

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URI;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -25,12 +26,23 @@ public class LocalOnly extends OncePerRequestFilter {
                     + " data:; connect-src 'self'; form-action 'self'; base-uri 'none';"
                     + " frame-ancestors 'none'";
 
+    /** What ships with the application and holds nothing of a job. */
+    private static final Pattern STANDING = Pattern.compile("^/(css|js|fonts|webjars|schema)/|^/mark\\.svg$");
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         response.setHeader("Content-Security-Policy", POLICY);
         response.setHeader("X-Content-Type-Options", "nosniff");
         response.setHeader("Referrer-Policy", "same-origin");
+        if (!STANDING.matcher(request.getRequestURI()).find()) {
+            // what a job holds is on no disk but its own
+            response.setHeader("Cache-Control", "no-store");
+        }
+        if (readByOthers(request)) {
+            response.sendError(HttpServletResponse.SC_FORBIDDEN);
+            return;
+        }
         String origin = request.getHeader("Origin");
         if (!HOSTS.contains(request.getServerName()) || (origin != null && !own(origin, request))) {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
@@ -41,6 +53,16 @@ public class LocalOnly extends OncePerRequestFilter {
             return;
         }
         chain.doFilter(request, response);
+    }
+
+    /** Whether a page of another site asks for it; to open one of ours by a link is no reading. */
+    private static boolean readByOthers(HttpServletRequest request) {
+        String site = request.getHeader("Sec-Fetch-Site");
+        boolean others = "cross-site".equals(site) || "same-site".equals(site);
+        boolean opened = "GET".equals(request.getMethod())
+                && "navigate".equals(request.getHeader("Sec-Fetch-Mode"))
+                && "document".equals(request.getHeader("Sec-Fetch-Dest"));
+        return others && !opened;
     }
 
     private static boolean own(String origin, HttpServletRequest request) {

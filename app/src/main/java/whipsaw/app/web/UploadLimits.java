@@ -21,6 +21,7 @@ import whipsaw.app.store.StoreException;
 @Order(Ordered.HIGHEST_PRECEDENCE + 1)
 public class UploadLimits extends OncePerRequestFilter {
     private static final long MB = 1_000_000;
+    private static final long TEXT_MB = 5;
     private static final Pattern PICTURE =
             Pattern.compile("/jobs/[^/]+/((pins|works|routes/[^/]+)/[^/]+/photos|underlay)");
     private static final Pattern DRAWING = Pattern.compile("/jobs/[^/]+/import");
@@ -97,6 +98,17 @@ public class UploadLimits extends OncePerRequestFilter {
                 request.getRequestDispatcher(REFUSED).forward(new WithoutBody(request), response);
                 return;
             }
+        }
+        if (!type.startsWith("multipart/") && size > TEXT_MB * MB) {
+            request.setAttribute(
+                    WORDS,
+                    String.format(
+                            Locale.ROOT,
+                            "what was sent is %.1f MB, and at most %d MB are taken here: split it",
+                            size / (double) MB,
+                            TEXT_MB));
+            request.getRequestDispatcher(REFUSED).forward(new WithoutBody(request), response);
+            return;
         }
         chain.doFilter(request, response);
     }

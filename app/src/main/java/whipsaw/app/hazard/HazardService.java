@@ -1,13 +1,19 @@
 package whipsaw.app.hazard;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicReference;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import whipsaw.app.job.JobService;
@@ -50,21 +56,53 @@ public class HazardService {
 
     private Values asked(String text) {
         HttpClient client = HttpClient.newBuilder().connectTimeout(PATIENCE).build();
+        AtomicReference<InputStream> body = new AtomicReference<>();
         try {
             URI uri = URI.create(text);
-            HttpResponse<String> answer = client.send(
-                    HttpRequest.newBuilder(uri).timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
-            if (answer.statusCode() != 200 || answer.body().length() > LONGEST) {
-                throw refused("answers with status " + answer.statusCode());
-            }
-            return read(Json.object(answer.body()), uri.getHost());
+            String answer = client.sendAsync(
+                            HttpRequest.newBuilder(uri).timeout(PATIENCE).build(),
+                            HttpResponse.BodyHandlers.ofInputStream())
+                    .thenApplyAsync(r -> whole(r, body))
+                    .get(PATIENCE.toMillis(), TimeUnit.MILLISECONDS);
+            return read(Json.object(answer), uri.getHost());
         } catch (IllegalArgumentException e) {
             throw refused(e instanceof Json.NotJson ? "answers with no JSON object" : "is no http address");
-        } catch (IOException e) {
-            throw refused("does not answer");
+        } catch (ExecutionException e) {
+            throw e.getCause() instanceof JobService.Refused refusal ? refusal : refused("does not answer");
+        } catch (TimeoutException e) {
+            throw refused("does not come to an end of its answer");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw refused("was not waited for");
+        } finally {
+            close(body.get());
+        }
+    }
+
+    /** The body, as far as an answer may be long. */
+    private String whole(HttpResponse<InputStream> answer, AtomicReference<InputStream> body) {
+        body.set(answer.body());
+        try {
+            byte[] bytes = answer.body().readNBytes(LONGEST + 1);
+            if (answer.statusCode() != 200 || bytes.length > LONGEST) {
+                throw refused(
+                        bytes.length > LONGEST
+                                ? "answers at too great length"
+                                : "answers with status " + answer.statusCode());
+            }
+            return new String(bytes, StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw refused("does not answer");
+        }
+    }
+
+    private static void close(InputStream body) {
+        try {
+            if (body != null) {
+                body.close();
+            }
+        } catch (IOException e) {
+            // it is given up either way
         }
     }
 
@@ -86,6 +124,16 @@ public class HazardService {
 
     private JobService.Refused refused(String words) {
         return new JobService.Refused(
-                List.of(new Problem("$.site", "Site values", address, words + "; type them, or set another address")));
+                List.of(new Problem("$.site", "Site values", shown(), words + "; type them, or set another address")));
+    }
+
+    /** The address without what may be a key: who is asked, and not how. */
+    private String shown() {
+        try {
+            URI uri = URI.create(address);
+            return uri.getHost() == null ? "the address set" : uri.getScheme() + "://" + uri.getHost();
+        } catch (IllegalArgumentException e) {
+            return "the address set";
+        }
     }
 }

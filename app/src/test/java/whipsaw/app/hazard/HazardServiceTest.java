@@ -91,8 +91,40 @@ class HazardServiceTest extends ServedTest {
         assertThatThrownBy(() -> new HazardService(address).at(SITE))
                 .isInstanceOfSatisfying(JobService.Refused.class, e -> {
                     assertThat(e.problems().get(0).message()).contains(words);
-                    assertThat(e.problems().get(0).value()).isEqualTo(address);
+                    assertThat(e.problems().get(0).value()).doesNotContain("/x");
                 });
+    }
+
+    /** A key in the address is in no message, and an answer that only drips is given up. */
+    @Test
+    void anAnswerThatDripsIsGivenUpAndTheKeyOfTheAddressIsNotTold() throws IOException {
+        HttpServer server = HttpServer.create(new InetSocketAddress("127.0.0.1", 0), 0);
+        server.createContext("/", exchange -> {
+            exchange.sendResponseHeaders(200, 0);
+            try (var out = exchange.getResponseBody()) {
+                for (int i = 0; i < 600; i++) {
+                    out.write(' ');
+                    out.flush();
+                    java.util.concurrent.TimeUnit.MILLISECONDS.sleep(50);
+                }
+            } catch (IOException e) {
+                // the one who asked has gone
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            }
+        });
+        server.start();
+        try {
+            assertThatThrownBy(() -> new HazardService(address(server) + "?key=s3cret").at(SITE))
+                    .isInstanceOfSatisfying(JobService.Refused.class, e -> {
+                        assertThat(e.problems().get(0).message()).contains("end of its answer");
+                        assertThat(e.problems().toString())
+                                .doesNotContain("s3cret")
+                                .contains("127.0.0.1");
+                    });
+        } finally {
+            server.stop(0);
+        }
     }
 
     @Test

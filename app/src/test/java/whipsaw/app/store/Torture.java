@@ -1,0 +1,210 @@
+package whipsaw.app.store;
+
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
+import whipsaw.app.Whipsaw;
+
+/**
+ * What the store stands: processes killed hard while they restore, back up and start, and bits turned over in the
+ * database and its log. Bounded in number, on this machine only. Prints what it measured; a loss ends it with 1.
+ */
+public final class Torture {
+    private final Path dir;
+    private final Random random = new Random(20_261_128);
+    private final Map<String, Integer> told = new TreeMap<>();
+    private final List<String> losses = new ArrayList<>();
+
+    private Torture(Path dir) {
+        this.dir = dir;
+    }
+
+    /** @param args how many kills and how many flips */
+    public static void main(String[] args) throws Exception {
+        int kills = args.length > 0 ? Integer.parseInt(args[0]) : 60;
+        int flips = args.length > 1 ? Integer.parseInt(args[1]) : 400;
+        Torture torture = new Torture(Files.createTempDirectory("whipsaw-torture"));
+        torture.kills(kills);
+        torture.flips(flips);
+        torture.told.forEach((what, count) -> System.out.println(count + "  " + what));
+        torture.losses.forEach(l -> System.out.println("LOST  " + l));
+        System.exit(torture.losses.isEmpty() ? 0 : 1);
+    }
+
+    private void count(String what) {
+        told.merge(what, 1, Integer::sum);
+    }
+
+    private Process whipsaw(String... args) throws IOException {
+        List<String> command = new ArrayList<>(List.of(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1",
+                "-XX:+UseSerialGC",
+                "-cp",
+                System.getProperty("java.class.path"),
+                Whipsaw.class.getName()));
+        command.addAll(List.of(args));
+        return new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(dir.resolve("log.txt").toFile())
+                .start();
+    }
+
+    private static void store(Path database, int revisions) throws SQLException {
+        try (Connection c = DriverManager.getConnection(StoredFile.url(database));
+                Statement s = c.createStatement()) {
+            s.execute("PRAGMA journal_mode = wal");
+            s.execute("create table if not exists job (id integer primary key)");
+            s.execute(
+                    "create table if not exists revision (id integer primary key, number integer, made_on integer,"
+                            + " shows integer, kind text, who text, at text, words text, document text, checksum text, chain text)");
+            s.execute("insert into job default values");
+            add(c, revisions);
+        }
+    }
+
+    private static void add(Connection c, int revisions) throws SQLException {
+        long from = 0;
+        String chain = "";
+        try (Statement s = c.createStatement();
+                ResultSet r = s.executeQuery("select id, chain from revision order by id desc limit 1")) {
+            if (r.next()) {
+                from = r.getLong(1);
+                chain = r.getString(2);
+            }
+        }
+        try (PreparedStatement p = c.prepareStatement("insert into revision values (?,?,?,?,?,?,?,?,?,?,?)")) {
+            for (int i = 1; i <= revisions; i++) {
+                int n = (int) from + i;
+                String document = "{\"n\":" + n + ",\"text\":\"" + "revision ".repeat(60) + n + "\"}";
+                Seal seal = Seal.of(chain, new Seal.Fields(n, n, n, "edit", "me", "now", "words " + n), document);
+                chain = seal.chain();
+                Object[] row = {n, n, n, n, "edit", "me", "now", "words " + n, document, seal.checksum(), chain};
+                for (int k = 0; k < row.length; k++) {
+                    p.setObject(k + 1, row[k]);
+                }
+                p.execute();
+            }
+        }
+    }
+
+    /** Restores of a smaller and a larger store in turn, killed at any moment: one of the two stands, whole. */
+    private void kills(int kills) throws Exception {
+        Path data = Files.createDirectories(dir.resolve("data"));
+        DataFolder folder = new DataFolder(data);
+        store(folder.database(), 300);
+        Path small = dir.resolve("small.db");
+        folder.backup(small);
+        try (Connection c = DriverManager.getConnection(StoredFile.url(folder.database()))) {
+            add(c, 200);
+        }
+        Path large = dir.resolve("large.db");
+        folder.backup(large);
+        for (int i = 0; i < kills; i++) {
+            boolean up = i % 2 == 1;
+            Process restore = whipsaw("restore", (up ? large : small).toString(), "--data", data.toString());
+            if (restore.waitFor(random.nextInt(100, 900), TimeUnit.MILLISECONDS)) {
+                count("restores that came to their end");
+            } else {
+                restore.destroyForcibly().waitFor();
+                count("restores killed");
+            }
+            folder.check();
+            long newest = StoredFile.newest(folder.database());
+            if (newest != 300 && newest != 500) {
+                losses.add("after restore " + i + " the store ends at " + newest);
+            }
+            Map<Integer, String> there = sound(folder.database());
+            if (there.size() != newest) {
+                losses.add("after restore " + i + " only " + there.size() + " of " + newest + " revisions are sound");
+            }
+            try (var kept = Files.list(data)) {
+                kept.filter(f -> f.getFileName().toString().startsWith("before-restore"))
+                        .forEach(f -> f.toFile().delete());
+            }
+        }
+    }
+
+    /** Documents whose seal is right, by number. */
+    private static Map<Integer, String> sound(Path database) {
+        Map<Integer, String> sound = new HashMap<>();
+        try (Connection c = DriverManager.getConnection(StoredFile.url(database));
+                Statement s = c.createStatement();
+                ResultSet r = s.executeQuery("select * from revision")) {
+            while (r.next()) {
+                Seal seal = Seal.of(
+                        "",
+                        new Seal.Fields(
+                                r.getInt("number"),
+                                r.getInt("made_on"),
+                                r.getInt("shows"),
+                                String.valueOf(r.getString("kind")),
+                                String.valueOf(r.getString("who")),
+                                String.valueOf(r.getString("at")),
+                                String.valueOf(r.getString("words"))),
+                        String.valueOf(r.getString("document")));
+                if (seal.checksum().equals(r.getString("checksum"))) {
+                    sound.put(r.getInt("number"), r.getString("document"));
+                }
+            }
+        } catch (SQLException e) {
+            // what was read so far is what there is
+        }
+        return sound;
+    }
+
+    /** A bit turned over anywhere: found at the start, found by a seal, or without any effect. */
+    private void flips(int flips) throws Exception {
+        Path clean = dir.resolve("clean.db");
+        store(clean, 400);
+        StoredFile.emptyLog(clean);
+        Map<Integer, String> written = sound(clean);
+        Path flipped = dir.resolve("flipped.db");
+        for (int i = 0; i < flips; i++) {
+            for (String tail : List.of("-wal", "-shm")) {
+                Files.deleteIfExists(dir.resolve("flipped.db" + tail));
+            }
+            Files.copy(clean, flipped, StandardCopyOption.REPLACE_EXISTING);
+            long at = turnOver(flipped);
+            if (!StoredFile.faults(flipped).isEmpty()) {
+                count("bits turned over and found at the start");
+                continue;
+            }
+            Map<Integer, String> read = sound(flipped);
+            boolean wrong = read.entrySet().stream().anyMatch(e -> !e.getValue().equals(written.get(e.getKey())));
+            if (wrong) {
+                losses.add("a bit at " + at + " gives another document than was written");
+            } else if (read.size() == written.size()) {
+                count("bits turned over without effect");
+            } else {
+                count("bits turned over and found by a seal, " + (written.size() - read.size()) + " revision named");
+            }
+        }
+    }
+
+    private long turnOver(Path file) throws IOException {
+        try (RandomAccessFile f = new RandomAccessFile(file.toFile(), "rw")) {
+            long at = Math.floorMod(random.nextLong(), f.length());
+            f.seek(at);
+            int b = f.read();
+            f.seek(at);
+            f.write(b ^ (1 << random.nextInt(8)));
+            return at;
+        }
+    }
+}

@@ -30,30 +30,6 @@ class PictureReaderTest {
         return out.toByteArray();
     }
 
-    /** The same JPEG with the orientation a camera writes beside it. */
-    private static byte[] held(byte[] jpeg, int orientation) {
-        ByteBuffer tiff = ByteBuffer.allocate(26)
-                .put("II".getBytes(StandardCharsets.US_ASCII))
-                .order(java.nio.ByteOrder.LITTLE_ENDIAN)
-                .putShort((short) 42)
-                .putInt(8)
-                .putShort((short) 1)
-                .putShort((short) 0x0112)
-                .putShort((short) 3)
-                .putInt(1)
-                .putShort((short) orientation)
-                .putShort((short) 0)
-                .putInt(0);
-        ByteBuffer out = ByteBuffer.allocate(jpeg.length + 36)
-                .put(jpeg, 0, 2)
-                .putShort((short) 0xFFE1)
-                .putShort((short) 34)
-                .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII))
-                .put(tiff.array())
-                .put(jpeg, 2, jpeg.length - 2);
-        return out.array();
-    }
-
     /** A photograph is turned upright by what the camera says of how it was held. */
     @Test
     void aPhotographIsTurnedUpright() throws IOException {
@@ -68,7 +44,7 @@ class PictureReaderTest {
         // where the red side comes to lie: 1 left, 3 right, 6 above, 8 below
         int[][] red = {{1, 4, 16}, {3, 60, 16}, {6, 16, 4}, {8, 16, 60}};
         for (int[] r : red) {
-            PictureReader.Read read = PictureReader.read(held(jpeg, r[0]), true, 1);
+            PictureReader.Read read = PictureReader.read(CameraJpeg.held(jpeg, r[0]), true, 1);
             BufferedImage kept = ImageIO.read(new ByteArrayInputStream(read.bytes()));
             assertThat(kept.getWidth()).isEqualTo(r[0] < 5 ? 64 : 32);
             assertThat(new Color(kept.getRGB(r[1], r[2])).getRed())

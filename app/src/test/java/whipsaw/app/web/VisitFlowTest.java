@@ -9,7 +9,6 @@ import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
-import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
@@ -21,6 +20,7 @@ import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
+import whipsaw.app.picture.CameraJpeg;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.Survey;
@@ -56,30 +56,13 @@ class VisitFlowTest extends ServedTest {
         try {
             ByteArrayOutputStream out = new ByteArrayOutputStream();
             ImageIO.write(image, "jpg", out);
-            byte[] jpeg = out.toByteArray();
-            byte[] tiff = ByteBuffer.allocate(26)
-                    .put("MM".getBytes(StandardCharsets.US_ASCII))
-                    .putShort((short) 42)
-                    .putInt(8)
-                    .putShort((short) 1)
-                    .putShort((short) 0x0112)
-                    .putShort((short) 3)
-                    .putInt(1)
-                    .putShort((short) 6)
-                    .putShort((short) 0)
-                    .putInt(0)
-                    .array();
+            byte[] jpeg = CameraJpeg.held(out.toByteArray(), 6);
             byte[] filling = new byte[Math.max(0, bytes - jpeg.length)];
             new Random(7).nextBytes(filling);
-            return ByteBuffer.allocate(jpeg.length + 36 + filling.length)
-                    .put(jpeg, 0, 2)
-                    .putShort((short) 0xFFE1)
-                    .putShort((short) 34)
-                    .put("Exif\0\0".getBytes(StandardCharsets.US_ASCII))
-                    .put(tiff)
-                    .put(jpeg, 2, jpeg.length - 2)
-                    .put(filling)
-                    .array();
+            out.reset();
+            out.write(jpeg);
+            out.write(filling);
+            return out.toByteArray();
         } catch (IOException e) {
             throw new IllegalStateException(e);
         }

@@ -27,7 +27,8 @@ public class LocalOnly extends OncePerRequestFilter {
                     + " frame-ancestors 'none'";
 
     /** What ships with the application and holds nothing of a job. */
-    private static final Pattern STANDING = Pattern.compile("^/(css|js|fonts|webjars|schema)/|^/mark\\.svg$");
+    private static final Pattern STANDING =
+            Pattern.compile("^/(build-\\d+/)?(css|js|fonts|webjars|schema)/|^/mark\\.svg$");
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)

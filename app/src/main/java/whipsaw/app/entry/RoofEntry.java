@@ -10,6 +10,7 @@ import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.RoofForm;
+import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
@@ -39,18 +40,25 @@ final class RoofEntry extends EntryFields {
             first.add(measure("$.roof.slope", "Fall", Dimension.ANGLE, roof.slope()));
         }
         first.add(choice("$.roof.covering", "Covering", roof.covering(), COVERINGS));
-        double age = job.survey().number("coverAge");
-        first.add(new EntryForm.Input(
-                "$.survey.answers.coverAge.value",
-                "Age of the covering",
-                Double.isNaN(age) ? "" : Show.number(age, 1),
-                "years",
-                "not known",
-                List.of(),
-                "optional",
-                false));
         first.add(measure("$.roof.upAzimuth", "Top of the sheet looks to", Dimension.ANGLE, roof.upAzimuth()));
         groups.add(new EntryForm.Group("", "", "", first));
+        Survey.Answer age = job.survey().answers().get("coverAge");
+        String path = "$.survey.answers.coverAge";
+        groups.add(new EntryForm.Group(
+                "Age of the covering",
+                path,
+                "",
+                List.of(
+                        new EntryForm.Input(
+                                path + ".value",
+                                "Age",
+                                age == null ? "" : age.typed(),
+                                "years",
+                                "not known",
+                                List.of(),
+                                "text",
+                                false),
+                        loose(path + ".by", "Told by", age == null ? "" : age.by(), "may stay empty"))));
         Job.Allowance a = roof.allowance();
         groups.add(new EntryForm.Group(
                 "Allowance for added load",

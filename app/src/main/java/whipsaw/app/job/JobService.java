@@ -238,6 +238,8 @@ public class JobService {
         }
         for (int i = 1; ; i++) {
             Revision latest = latest(slug);
+            // a change that makes no sense is told as such, whatever came first
+            patched(latest.document(), changes);
             List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
             if (!since.isEmpty() && clash(slug, asked.base(), latest, changes)) {
                 throw new JobStore.Conflict(since);

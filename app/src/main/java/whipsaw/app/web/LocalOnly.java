@@ -38,7 +38,9 @@ public class LocalOnly extends OncePerRequestFilter {
         response.setHeader("Referrer-Policy", "same-origin");
         if (!STANDING.matcher(request.getRequestURI()).find()) {
             // what a job holds is on no disk but its own
-            response.setHeader("Cache-Control", "no-store");
+            boolean read = "GET".equals(request.getMethod());
+            // the answer to a form is where somebody comes back to by the browser's own way
+            response.setHeader("Cache-Control", read ? "no-store" : "no-cache, private");
         }
         if (readByOthers(request)) {
             response.sendError(HttpServletResponse.SC_FORBIDDEN);

@@ -164,11 +164,11 @@ class JobFlowTest extends ServedTest {
         other.navigate(server.address("/jobs/" + slug));
         field("$.array.tilt").selectOption("5 deg");
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
-        other.locator("[data-path=\"$.array.gap\"]").selectOption("24 in");
+        other.locator("[data-path=\"$.array.tilt\"]").selectOption("15 deg");
         assertThat(other.locator("#banner")).containsText("Tilt changed to 5 deg");
         other.locator("#banner button").first().click();
         assertThat(other.locator("#bench")).hasAttribute("data-revision", "3");
-        assertThat(other.locator("[data-path=\"$.array.tilt\"]")).hasValue("5 deg");
+        assertThat(other.locator("[data-path=\"$.array.tilt\"]")).hasValue("15 deg");
         other.close();
     }
 

@@ -132,13 +132,17 @@ class WorkOutTest extends ServedTest {
     void theSurveySheetKeepsWhatWasTypedWhenAnotherWindowWasFirst() {
         JobService jobs = server.bean(JobService.class);
         int base = jobs.open("tannerby-bus-depot").revision().number();
-        jobs.change("tannerby-bus-depot", base, List.of(new DocumentPatch.Change("set", "$.roof.height", "25 ft")));
+        Map<String, Object> theirs = Map.of("value", "6 to 8", "how", "told");
+        jobs.change(
+                "tannerby-bus-depot",
+                base,
+                List.of(new DocumentPatch.Change("set", "$.survey.answers.openingHours", theirs)));
         HttpResponse<String> late = server.form(
                 DEPOT + "/survey",
                 Map.of("base", String.valueOf(base), "a.openingHours", "5 to 9", "h.openingHours", "told"));
         assertThat(late.body()).contains("Another window changed this job", "value=\"5 to 9\"");
         assertThat(jobs.open("tannerby-bus-depot").design().job().survey().text("openingHours"))
-                .isEmpty();
+                .isEqualTo("6 to 8");
         HttpResponse<String> again = server.form(
                 DEPOT + "/survey",
                 Map.of(

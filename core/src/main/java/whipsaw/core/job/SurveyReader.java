@@ -24,8 +24,7 @@ final class SurveyReader {
             for (SurveyQuestion q : SurveyQuestion.all()) {
                 if (q.kind() != SurveyQuestion.Kind.PATH && given.has(q.id())) {
                     Doc answer = given.object(q.id(), q.label());
-                    // an answer that was taken away leaves its place
-                    if (answer != null && answer.has("value")) {
+                    if (answer != null) {
                         answers.put(q.id(), answer(answer, q));
                         answer.done();
                     }

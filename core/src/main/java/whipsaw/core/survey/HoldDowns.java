@@ -8,6 +8,7 @@ import java.util.Map;
 import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Survey;
 
 /** What may hold an array on the covering of a job, by data that ships: covering, its age, gravel and the deck below. */
 public final class HoldDowns {
@@ -51,12 +52,15 @@ public final class HoldDowns {
         return ways;
     }
 
-    /** One way on the covering of a job; what is to be asked first is permitted once its maker has agreed to it. */
+    /** One way on the covering of a job; what is to be asked first is permitted once somebody of its maker has agreed to it. */
     public static Way of(Job job, String holdDown) {
         Way way = byRule(job, holdDown);
-        String agreed = job.survey().text("holdDownAgreed");
-        return way.answer() == Answer.ASK && agreed.toLowerCase(Locale.ROOT).contains(holdDown)
-                ? new Way(holdDown, Answer.PERMITTED, way.reason() + "; agreed: " + agreed)
+        Survey.Answer agreed = job.survey().answers().get("holdDownAgreed");
+        return way.answer() == Answer.ASK
+                        && agreed != null
+                        && agreed.typed().equals(holdDown)
+                        && !agreed.by().isBlank()
+                ? new Way(holdDown, Answer.PERMITTED, way.reason() + "; agreed by " + agreed.by())
                 : way;
     }
 

@@ -54,15 +54,26 @@ class SurveyTest {
         assertThat(consequences(surveyed(answers("gravel", "no")))).doesNotContainKey("gravel");
     }
 
+    private static Design agreed(String holdDown, String by) {
+        return surveyed(Map.of(
+                "answers",
+                Map.of(
+                        "coverAge",
+                        Map.of("value", 40),
+                        "holdDownAgreed",
+                        Map.of("value", holdDown, "how", "told", "by", by))));
+    }
+
     /** What is to be asked first stays open until its maker has agreed to that very hold-down. */
     @Test
     void anAgreementCountsForTheHoldDownItNames() {
         assertThat(check(surveyed(answers("coverAge", 40)), "array.hold-down-ballast")
                         .verdict())
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
-        assertThat(may(surveyed(answers("coverAge", 40, "holdDownAgreed", "bonded pads, by letter")), "ballast"))
-                .isEqualTo(HoldDowns.Answer.ASK);
-        Design agreed = surveyed(answers("coverAge", 40, "holdDownAgreed", "Ballast on pads, letter of the maker"));
+        for (String[] a : new String[][] {{"bonded", "M. Hollin"}, {"ballast", ""}}) {
+            assertThat(may(agreed(a[0], a[1]), "ballast")).as(a[0]).isEqualTo(HoldDowns.Answer.ASK);
+        }
+        Design agreed = agreed("ballast", "M. Hollin, letter of May");
         assertThat(may(agreed, "ballast")).isEqualTo(HoldDowns.Answer.PERMITTED);
         assertThat(check(agreed, "array.hold-down-ballast")).isNull();
         assertThat(may(agreed, "clamped")).isEqualTo(HoldDowns.Answer.NOT_PERMITTED);

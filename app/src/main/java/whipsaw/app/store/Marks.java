@@ -1,5 +1,6 @@
 package whipsaw.app.store;
 
+import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
@@ -8,13 +9,20 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Component
 class Marks {
     private final HighWater mark;
+    private volatile long lastNs = System.nanoTime();
 
     Marks(DataFolder folder) {
         this.mark = folder.highWater();
     }
 
+    /** How long nobody has written a revision. */
+    long quietS() {
+        return TimeUnit.NANOSECONDS.toSeconds(System.nanoTime() - lastNs);
+    }
+
     /** @param row id of a revision that is being written */
     void afterCommit(long row) {
+        lastNs = System.nanoTime();
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
             mark.reached(row);
             return;

@@ -25,6 +25,7 @@ class StoreKeeper implements DisposableBean {
 
     private final DSLContext db;
     private final DataFolder folder;
+    private final Marks marks;
     private final ScheduledExecutorService clock = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "store-keeper");
         thread.setDaemon(true);
@@ -32,9 +33,10 @@ class StoreKeeper implements DisposableBean {
     });
     private volatile String trouble = "";
 
-    StoreKeeper(DSLContext db, DataFolder folder) {
+    StoreKeeper(DSLContext db, DataFolder folder, Marks marks) {
         this.db = db;
         this.folder = folder;
+        this.marks = marks;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -42,10 +44,10 @@ class StoreKeeper implements DisposableBean {
         clock.scheduleWithFixedDelay(this::look, EVERY_S, EVERY_S, TimeUnit.SECONDS);
     }
 
-    /** A passive look: what is being read or written goes on. */
+    /** While somebody edits, only what stands in nobody's way; the log is emptied once nobody does. */
     void look() {
         try {
-            db.fetch("PRAGMA wal_checkpoint(TRUNCATE)");
+            db.fetch("PRAGMA wal_checkpoint(" + (marks.quietS() >= EVERY_S ? "TRUNCATE" : "PASSIVE") + ")");
         } catch (DataAccessException e) {
             // busy, or the disk is full: the next look tries again
         }

@@ -146,6 +146,7 @@ public final class DataFolder {
                     + wayOn() + "\n  - or go on with what is there, which loses what came after:  rm "
                     + highWater().file());
         }
+        highWater().reached(newest);
         removeLeftover();
     }
 
@@ -280,9 +281,11 @@ public final class DataFolder {
             }
             force(incoming);
             Path kept = keepWhatIsThere();
-            // from here on less is meant: a start must not look for what the backup does not have
-            highWater().reset(StoredFile.newest(incoming));
+            long newest = StoredFile.newest(incoming);
+            // before and after the one step the mark asks for no more than stands there
+            highWater().reset(Math.min(newest, highWater().revision()));
             Files.move(incoming, database(), StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+            highWater().reached(newest);
             return kept;
         } catch (StoredFile.Failed e) {
             throw new Trouble("could not be put in place: " + e.getMessage() + ". Nothing was changed");

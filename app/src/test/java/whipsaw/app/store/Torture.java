@@ -118,7 +118,7 @@ public final class Torture {
         for (int i = 0; i < kills; i++) {
             boolean up = i % 2 == 1;
             Process restore = whipsaw("restore", (up ? large : small).toString(), "--data", data.toString());
-            if (restore.waitFor(random.nextInt(100, 900), TimeUnit.MILLISECONDS)) {
+            if (restore.waitFor(random.nextInt(50, 450), TimeUnit.MILLISECONDS)) {
                 count("restores that came to their end");
             } else {
                 restore.destroyForcibly().waitFor();

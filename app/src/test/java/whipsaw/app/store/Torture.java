@@ -2,6 +2,11 @@ package whipsaw.app.store;
 
 import java.io.IOException;
 import java.io.RandomAccessFile;
+import java.net.ConnectException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -16,12 +21,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import whipsaw.app.Whipsaw;
 
 /**
- * What the store stands: processes killed hard while they restore, back up and start, and bits turned over in the
+ * What the store stands: processes killed hard while they restore, start and
+ * are edited, and bits turned over in the
  * database and its log. Bounded in number, on this machine only. Prints what it measured; a loss ends it with 1.
  */
 public final class Torture {
@@ -34,13 +46,15 @@ public final class Torture {
         this.dir = dir;
     }
 
-    /** @param args how many kills and how many flips */
+    /** @param args how many kills of restores, how many flips, how many kills of a server that is edited */
     public static void main(String[] args) throws Exception {
         int kills = args.length > 0 ? Integer.parseInt(args[0]) : 60;
         int flips = args.length > 1 ? Integer.parseInt(args[1]) : 400;
+        int served = args.length > 2 ? Integer.parseInt(args[2]) : 20;
         Torture torture = new Torture(Files.createTempDirectory("whipsaw-torture"));
         torture.kills(kills);
         torture.flips(flips);
+        torture.edits(served);
         torture.told.forEach((what, count) -> System.out.println(count + "  " + what));
         torture.losses.forEach(l -> System.out.println("LOST  " + l));
         System.exit(torture.losses.isEmpty() ? 0 : 1);
@@ -136,6 +150,138 @@ public final class Torture {
             try (var kept = Files.list(data)) {
                 kept.filter(f -> f.getFileName().toString().startsWith("before-restore"))
                         .forEach(f -> f.toFile().delete());
+            }
+        }
+    }
+
+    /** A server killed while it starts, seeds and stores edits: every acknowledged edit is there, once and whole. */
+    private void edits(int kills) throws Exception {
+        DataFolder folder = new DataFolder(Files.createDirectories(dir.resolve("served")));
+        Set<String> acknowledged = new TreeSet<>();
+        for (int i = 0; i < kills; i++) {
+            int port = random.nextInt(20_000, 60_000);
+            Process server =
+                    whipsaw("demo", "--data", dir.resolve("served").toString(), "--port", String.valueOf(port));
+            // one in four dies at any moment of its start
+            if (i % 4 == 0) {
+                server.waitFor(random.nextInt(500, 6000), TimeUnit.MILLISECONDS);
+                server.destroyForcibly().waitFor();
+                count("servers killed while starting");
+            } else {
+                Editor editor = new Editor("http://127.0.0.1:" + port, server);
+                Thread edits = new Thread(() -> editor.edit(acknowledged));
+                edits.start();
+                editor.first.await();
+                server.waitFor(random.nextInt(50, 2500), TimeUnit.MILLISECONDS);
+                if (!server.isAlive()) {
+                    throw new IllegalStateException(
+                            "the server ended by itself: " + Files.readString(dir.resolve("log.txt")));
+                }
+                server.destroyForcibly().waitFor();
+                edits.join();
+                count("servers killed while edits were stored");
+            }
+            folder.check();
+            kept(folder.database(), acknowledged);
+        }
+        if (kills > 1 && acknowledged.isEmpty()) {
+            losses.add("no edit was acknowledged: nothing was shown");
+        }
+        told.put("edits acknowledged before a kill", acknowledged.size());
+    }
+
+    private void kept(Path database, Set<String> acknowledged) throws SQLException {
+        if (!StoredFile.hasTables(database)) {
+            return;
+        }
+        Map<String, Integer> times = new HashMap<>();
+        int damaged = 0;
+        try (Connection c = DriverManager.getConnection(StoredFile.url(database));
+                Statement s = c.createStatement();
+                ResultSet r = s.executeQuery("select words, document from revision where words like 'edit %'")) {
+            while (r.next()) {
+                times.merge(r.getString(1), 1, Integer::sum);
+                damaged += r.getString(2).contains('"' + r.getString(1) + '"') ? 0 : 1;
+            }
+        }
+        if (damaged > 0) {
+            losses.add(damaged + " revisions hold another document than their edit made");
+        }
+        for (String edit : acknowledged) {
+            if (times.getOrDefault(edit, 0) != 1) {
+                losses.add(edit + " was acknowledged and is there " + times.getOrDefault(edit, 0) + " times");
+            }
+        }
+    }
+
+    /** Edits one job over and over, as the page does, until its server is gone. */
+    private static final class Editor {
+        private static final String JOB = "/jobs/overmere-parcel-shed";
+        private static final Pattern REVISION = Pattern.compile("data-revision=\"(\\d+)\"");
+        private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
+        private final HttpClient http = HttpClient.newHttpClient();
+        private final String address;
+        private final Process server;
+        private final CountDownLatch first = new CountDownLatch(1);
+
+        Editor(String address, Process server) {
+            this.address = address;
+            this.server = server;
+        }
+
+        void edit(Set<String> acknowledged) {
+            try {
+                HttpResponse<String> page = page();
+                String shown = page.body();
+                Matcher token = TOKEN.matcher(shown);
+                if (!token.find()) {
+                    throw new IllegalStateException("the page has no token");
+                }
+                String cookie =
+                        page.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
+                Matcher revision = REVISION.matcher(shown);
+                while (revision.find()) {
+                    String words = "edit " + UUID.randomUUID();
+                    String body = "{\"base\":" + revision.group(1) + ",\"soon\":true,\"words\":\"" + words
+                            + "\",\"changes\":[{\"op\":\"set\",\"path\":\"$.project.preparedBy\",\"value\":\"" + words
+                            + "\"}]}";
+                    HttpResponse<String> answer = http.send(
+                            HttpRequest.newBuilder(URI.create(address + JOB + "/change"))
+                                    .header("Content-Type", "application/json")
+                                    .header("Accept", "text/html, application/json")
+                                    .header("Cookie", cookie)
+                                    .header("X-XSRF-TOKEN", token.group(1))
+                                    .POST(HttpRequest.BodyPublishers.ofString(body))
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString());
+                    if (answer.statusCode() != 200) {
+                        throw new IllegalStateException(answer.statusCode() + " " + answer.body());
+                    }
+                    acknowledged.add(words);
+                    first.countDown();
+                    revision = REVISION.matcher(answer.body());
+                }
+            } catch (IOException e) {
+                // the server is gone, as it was to be
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            } finally {
+                first.countDown();
+            }
+        }
+
+        private HttpResponse<String> page() throws IOException, InterruptedException {
+            while (true) {
+                try {
+                    return http.send(
+                            HttpRequest.newBuilder(URI.create(address + JOB)).build(),
+                            HttpResponse.BodyHandlers.ofString());
+                } catch (ConnectException e) {
+                    if (!server.isAlive()) {
+                        throw e;
+                    }
+                    server.waitFor(100, TimeUnit.MILLISECONDS);
+                }
             }
         }
     }

@@ -275,6 +275,18 @@ class DataFolderTest {
         assertThat(count(folder.database())).isEqualTo(400);
     }
 
+    /** Of a restore of more than was there, whose one step does not come about, the next start asks for no more. */
+    @Test
+    void aRestoreThatDoesNotComeToItsStepRaisesNoMark() throws Exception {
+        Path more = dir.resolve("more.db");
+        folder.backup(more);
+        DataFolder there = new DataFolder(Files.createDirectories(dir.resolve("there")));
+        Files.createDirectories(there.database().resolve("in the way"));
+        there.highWater().reset(300);
+        assertThatThrownBy(() -> there.restore(more)).hasMessageContaining("could not be put in place");
+        assertThat(there.highWater().revision()).isEqualTo(300);
+    }
+
     /** A restore of less than was acknowledged is meant; what a path is called is no setting. */
     @Test
     void aRestoreLowersTheMarkAndPathsAreOnlyPaths() throws Exception {

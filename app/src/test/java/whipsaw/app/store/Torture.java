@@ -3,6 +3,7 @@ package whipsaw.app.store;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.net.ConnectException;
+import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -42,7 +43,7 @@ public final class Torture {
     private final Map<String, Integer> told = new TreeMap<>();
     private final List<String> losses = new ArrayList<>();
 
-    private Torture(Path dir) {
+    Torture(Path dir) {
         this.dir = dir;
     }
 
@@ -52,12 +53,22 @@ public final class Torture {
         int flips = args.length > 1 ? Integer.parseInt(args[1]) : 400;
         int served = args.length > 2 ? Integer.parseInt(args[2]) : 20;
         Torture torture = new Torture(Files.createTempDirectory("whipsaw-torture"));
-        torture.kills(kills);
-        torture.flips(flips);
-        torture.edits(served);
+        List<String> losses = torture.suffer(kills, flips, served);
         torture.told.forEach((what, count) -> System.out.println(count + "  " + what));
-        torture.losses.forEach(l -> System.out.println("LOST  " + l));
-        System.exit(torture.losses.isEmpty() ? 0 : 1);
+        losses.forEach(l -> System.out.println("LOST  " + l));
+        System.exit(losses.isEmpty() ? 0 : 1);
+    }
+
+    /** Does it all; returns what was lost. */
+    List<String> suffer(int kills, int flips, int served) throws Exception {
+        kills(kills);
+        flips(flips);
+        edits(served);
+        return losses;
+    }
+
+    Map<String, Integer> told() {
+        return told;
     }
 
     private void count(String what) {
@@ -159,7 +170,7 @@ public final class Torture {
         DataFolder folder = new DataFolder(Files.createDirectories(dir.resolve("served")));
         Set<String> acknowledged = new TreeSet<>();
         for (int i = 0; i < kills; i++) {
-            int port = random.nextInt(20_000, 60_000);
+            int port = freePort();
             Process server =
                     whipsaw("demo", "--data", dir.resolve("served").toString(), "--port", String.valueOf(port));
             // one in four dies at any moment of its start
@@ -190,6 +201,12 @@ public final class Torture {
         told.put("edits acknowledged before a kill", acknowledged.size());
     }
 
+    private static int freePort() throws IOException {
+        try (ServerSocket any = new ServerSocket(0)) {
+            return any.getLocalPort();
+        }
+    }
+
     private void kept(Path database, Set<String> acknowledged) throws SQLException {
         if (!StoredFile.hasTables(database)) {
             return;
@@ -216,6 +233,7 @@ public final class Torture {
 
     /** Edits one job over and over, as the page does, until its server is gone. */
     private static final class Editor {
+        private static final int MOST_ASKED = 1200;
         private static final String JOB = "/jobs/overmere-parcel-shed";
         private static final Pattern REVISION = Pattern.compile("data-revision=\"(\\d+)\"");
         private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
@@ -270,19 +288,22 @@ public final class Torture {
             }
         }
 
+        /** The page of the job, once the server listens and has its jobs. */
         private HttpResponse<String> page() throws IOException, InterruptedException {
-            while (true) {
+            for (int i = 0; i < MOST_ASKED && server.isAlive(); i++) {
                 try {
-                    return http.send(
+                    HttpResponse<String> page = http.send(
                             HttpRequest.newBuilder(URI.create(address + JOB)).build(),
                             HttpResponse.BodyHandlers.ofString());
-                } catch (ConnectException e) {
-                    if (!server.isAlive()) {
-                        throw e;
+                    if (page.statusCode() == 200) {
+                        return page;
                     }
-                    server.waitFor(100, TimeUnit.MILLISECONDS);
+                } catch (ConnectException e) {
+                    // it does not listen yet
                 }
+                server.waitFor(100, TimeUnit.MILLISECONDS);
             }
+            throw new ConnectException("the server is gone, or listens elsewhere");
         }
     }
 

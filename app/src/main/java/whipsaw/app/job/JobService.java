@@ -233,10 +233,10 @@ public class JobService {
      * @throws JobStore.Conflict when others changed the same thing, or both together cannot be
      */
     public Shown change(String slug, Asked asked, List<DocumentPatch.Change> changes) {
-        if (store.byRequest(slug, asked.key()).isPresent()) {
-            return openSince(slug, asked.base());
-        }
         for (int i = 1; ; i++) {
+            if (store.byRequest(slug, asked.key()).isPresent()) {
+                return openSince(slug, asked.base());
+            }
             Revision latest = latest(slug);
             // a change that makes no sense is told as such, whatever came first
             patched(latest.document(), changes);
@@ -247,7 +247,8 @@ public class JobService {
             try {
                 return on(slug, latest, since, asked, changes);
             } catch (JobStore.Conflict e) {
-                if (i == TRIES || since.isEmpty()) {
+                // somebody was quicker by a moment: what he changed is looked at before it is called a conflict
+                if (i == TRIES) {
                     throw e;
                 }
             } catch (Refused e) {

@@ -126,7 +126,7 @@ public class JobStore {
                 .set(JOB.CREATED_AT, now())
                 .returning(JOB.ID)
                 .fetchOne(JOB.ID);
-        insert(id, 1, 1, 1, "create", who, "Job created", Json.write(document));
+        insert(id, 1, 1, 1, "create", new Made(who, "Job created", null), Json.write(document));
         return slug;
     }
 
@@ -286,8 +286,8 @@ public class JobStore {
         }
         Revision target = revision(job, to);
         int number = latest.number() + 1;
-        String words = "Went back to revision " + to;
-        insert(job, number, latest.shows(), number, "return", who, words, Json.write(target.document()));
+        Made made = new Made(who, "Went back to revision " + to, null);
+        insert(job, number, latest.shows(), number, "return", made, Json.write(target.document()));
         return number;
     }
 
@@ -348,25 +348,8 @@ public class JobStore {
             throw new Conflict(since(job, base));
         }
         int number = latest.number() + 1;
-        String at = insert(job, number, latest.shows(), number, "edit", made.who(), made.words(), Json.write(document));
-        keepRequest(job, number, made.request());
+        String at = insert(job, number, latest.shows(), number, "edit", made, Json.write(document));
         return new Revision(number, number, latest.shows(), "edit", made.who(), at, made.words(), document);
-    }
-
-    private void keepRequest(int job, int number, String request) {
-        if (request != null) {
-            db.update(REVISION)
-                    .set(REVISION.REQUEST, request)
-                    .where(REVISION.JOB_ID.eq(job))
-                    .and(REVISION.NUMBER.eq(number))
-                    .execute();
-        }
-    }
-
-    /** Notes the request a step was made by, in the transaction it is made in. */
-    private Optional<Integer> noted(int job, Optional<Integer> number, String request) {
-        number.ifPresent(n -> keepRequest(job, n, request));
-        return number;
     }
 
     /** Goes back to the document the shown revision was made on; empty at the first. */
@@ -391,7 +374,7 @@ public class JobStore {
             return Optional.empty();
         }
         Revision to = revision(job, shown.madeOn());
-        return noted(job, Optional.of(step(job, latest, to, "undo", who, "Undid: " + shown.words())), request);
+        return Optional.of(step(job, latest, to, "undo", new Made(who, "Undid: " + shown.words(), request)));
     }
 
     /** Goes forward to the last edit made on the shown revision; empty when there is none. */
@@ -411,14 +394,13 @@ public class JobStore {
     public Optional<Integer> redo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        Optional<Integer> made = db.select(HEAD)
+        return db.select(HEAD)
                 .from(REVISION)
                 .where(nextEdit(job, latest.shows()))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
                 .fetchOptional(this::revision)
-                .map(to -> step(job, latest, to, "redo", who, "Redid: " + to.words()));
-        return noted(job, made, request);
+                .map(to -> step(job, latest, to, "redo", new Made(who, "Redid: " + to.words(), request)));
     }
 
     private Revision known(String slug, int job, int base) {
@@ -452,9 +434,9 @@ public class JobStore {
         return REVISION.JOB_ID.eq(job).and(REVISION.KIND.in("edit", "return")).and(REVISION.MADE_ON.eq(shown));
     }
 
-    private int step(int job, Revision latest, Revision to, String kind, String who, String words) {
+    private int step(int job, Revision latest, Revision to, String kind, Made made) {
         int number = latest.number() + 1;
-        insert(job, number, latest.shows(), to.number(), kind, who, words, Json.write(to.document()));
+        insert(job, number, latest.shows(), to.number(), kind, made, Json.write(to.document()));
         return number;
     }
 
@@ -534,8 +516,7 @@ public class JobStore {
                 document);
     }
 
-    private String insert(
-            int job, int number, int madeOn, int shows, String kind, String who, String words, String document) {
+    private String insert(int job, int number, int madeOn, int shows, String kind, Made made, String document) {
         String at = now();
         String before = number == 1
                 ? ""
@@ -544,7 +525,8 @@ public class JobStore {
                         .where(REVISION.JOB_ID.eq(job))
                         .and(REVISION.NUMBER.eq(number - 1))
                         .fetchOne(REVISION.CHAIN);
-        Seal seal = Seal.of(before, new Seal.Fields(number, madeOn, shows, kind, who, at, words), document);
+        Seal seal =
+                Seal.of(before, new Seal.Fields(number, madeOn, shows, kind, made.who(), at, made.words()), document);
         long row = db.insertInto(REVISION)
                 .set(REVISION.CHECKSUM, seal.checksum())
                 .set(REVISION.CHAIN, seal.chain())
@@ -553,9 +535,10 @@ public class JobStore {
                 .set(REVISION.MADE_ON, madeOn)
                 .set(REVISION.SHOWS, shows)
                 .set(REVISION.KIND, kind)
-                .set(REVISION.WHO, who)
+                .set(REVISION.WHO, made.who())
                 .set(REVISION.AT, at)
-                .set(REVISION.WORDS, words)
+                .set(REVISION.WORDS, made.words())
+                .set(REVISION.REQUEST, made.request())
                 .set(REVISION.DOCUMENT, document)
                 .returning(REVISION.ID)
                 .fetchOne(REVISION.ID);

@@ -13,9 +13,12 @@ import org.springframework.stereotype.Component;
 /** Seals the revisions of a store from before there were checksums: from here on nothing of them may change unnoticed. */
 @Component
 class SealRevisions implements JavaMigration {
+    /** Its own and for good: later migrations come after it. */
+    private static final String VERSION = "6";
+
     @Override
     public MigrationVersion getVersion() {
-        return MigrationVersion.fromVersion(String.valueOf(Schema.VERSION));
+        return MigrationVersion.fromVersion(VERSION);
     }
 
     @Override

@@ -31,7 +31,8 @@ class StoreKeeper implements DisposableBean {
         thread.setDaemon(true);
         return thread;
     });
-    private volatile String trouble = "";
+    /** Why there is no copy of today, said once; of the clock's thread alone. */
+    private String trouble = "";
 
     StoreKeeper(DSLContext db, DataFolder folder, Marks marks) {
         this.db = db;
@@ -60,11 +61,6 @@ class StoreKeeper implements DisposableBean {
             }
             trouble = e.getMessage();
         }
-    }
-
-    /** Why there is no copy of today; empty when there is one. */
-    String trouble() {
-        return trouble;
     }
 
     @Override

@@ -7,6 +7,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -178,6 +182,31 @@ class RevisionFlowTest extends ServedTest {
         var job = jobs.open(slug).design().job();
         assertThat(job.roof().height().si()).isEqualTo(21.5 * 0.3048);
         assertThat(job.array().tilt().si()).isEqualTo(5);
+    }
+
+    /** Windows that store at the same moment: who comes second by a hair is merged like who comes second by a minute. */
+    @Test
+    void editsOfDifferentThingsAtTheSameMomentAreAllStored() throws Exception {
+        List<String> edits = List.of(
+                "$.array.tilt\",\"value\":\"5 deg",
+                "$.roof.height\",\"value\":\"21 ft",
+                "$.project.place\",\"value\":\"elsewhere",
+                "$.project.preparedBy\",\"value\":\"somebody");
+        ExecutorService all = Executors.newFixedThreadPool(edits.size());
+        try {
+            List<Callable<Integer>> asked = edits.stream()
+                    .<Callable<Integer>>map(e -> () -> server.post(
+                                    "/jobs/" + slug + "/change",
+                                    "{\"base\":1,\"changes\":[{\"op\":\"set\",\"path\":\"" + e + "\"}]}")
+                            .statusCode())
+                    .toList();
+            for (Future<Integer> answer : all.invokeAll(asked)) {
+                assertThat(answer.get()).isEqualTo(200);
+            }
+        } finally {
+            all.shutdownNow();
+        }
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(1 + edits.size());
     }
 
     /** The answer to an edit is lost on the way: the page asks again, and the edit is there once. */

@@ -92,7 +92,8 @@ final class SurveyWays {
         }
         ideas.add(new Idea(
                 "Outline and places of things scaled by " + Show.number(report.scale(), 4) + ", which leaves "
-                        + Show.both(units, Dimension.PART_LENGTH, report.leftM()),
+                        + Show.both(units, Dimension.PART_LENGTH, report.leftM())
+                        + "; pins, runs and members stay: look at them again",
                 changes));
         byTapes(design, corners, ideas);
     }

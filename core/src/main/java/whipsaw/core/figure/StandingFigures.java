@@ -132,6 +132,9 @@ final class StandingFigures {
                 "the covering's maker",
                 Term.computed("cool", "entered in the survey", contact(units, c.coolMostPa()), null),
                 Term.computed("hot", "in summer heat", contact(units, c.hotMostPa()), null));
+        if (!c.plate() && !Double.isNaN(design.job().survey().number("spreaderSide"))) {
+            w.note("The plate in the survey is no larger than the foot and spreads nothing: it is not counted.");
+        }
         return w.note(c.reason() + ".")
                 .note(
                         c.plate()

@@ -108,9 +108,8 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
                 Coordinate at = corners.get(i - 1);
                 Coordinate p = corners.get(before - 1);
                 Coordinate q = corners.get(after - 1);
-                double drawn =
-                        ((p.x - at.x) * (q.x - at.x) + (p.y - at.y) * (q.y - at.y)) / (p.distance(at) * q.distance(at));
-                angles.add(new Angle(i, Math.toDegrees(Math.acos(cos)), Math.toDegrees(Math.acos(drawn))));
+                double drawn = org.locationtech.jts.algorithm.Angle.angleBetween(p, at, q);
+                angles.add(new Angle(i, Math.toDegrees(Math.acos(cos)), Math.toDegrees(drawn)));
             }
         }
         return angles;

@@ -31,8 +31,6 @@ public record CoverPressure(
         double hotMostPa,
         boolean softens,
         String reason) {
-    private static final int FEET = 4;
-
     /** Null where the covering is not asked, or nothing stands on it. */
     public static CoverPressure of(Job job, ArrayLayout layout, HoldDown holdDown) {
         if (layout.modules().isEmpty() || !holdDown.established()) {
@@ -67,7 +65,7 @@ public record CoverPressure(
                 kg[worst],
                 area,
                 plate,
-                kg[worst] * Ballast.GRAVITY / FEET / area,
+                kg[worst] * Ballast.GRAVITY / FootPressure.FEET / area,
                 cool,
                 hot,
                 softens || !Double.isNaN(hot),

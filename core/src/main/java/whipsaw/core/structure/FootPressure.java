@@ -35,7 +35,7 @@ public record FootPressure(
         double strengthPa,
         double lastingMostPa,
         double withSnowMostPa) {
-    private static final int FEET = 4;
+    static final int FEET = 4;
 
     /** Null while the foot or the insulation is not known, or nothing stands on the roof. */
     public static FootPressure of(

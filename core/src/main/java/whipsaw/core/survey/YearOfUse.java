@@ -36,9 +36,6 @@ public record YearOfUse(Survey.Year year, int readings, int filled, int skipped,
     private static final int MOST = 600_000;
     private static final int MOST_TOLD = 12;
 
-    /** More hours without a reading than this share are too many to be filled. */
-    private static final double MOST_FILLED = 0.1;
-
     private static final Pattern ISO = Pattern.compile(
             "(\\d{4})-(\\d{1,2})-(\\d{1,2})[T ,;\\t]+(\\d{1,2}):(\\d{2})(?::\\d{2}(?:\\.\\d+)?)?\\s*(Z|[+-]\\d{2}:?\\d{2})?");
     private static final Pattern SLASHES =
@@ -294,9 +291,10 @@ public record YearOfUse(Survey.Year year, int readings, int filled, int skipped,
 
     private static int filled(double[] kw, List<LocalDate> days, How how) {
         int missing = (int) Arrays.stream(kw).filter(Double::isNaN).count();
-        if (missing > MOST_FILLED * kw.length) {
+        SurveyRules.Rule most = SurveyRules.of("readings_missing_most");
+        if (missing > most.value() * kw.length) {
             throw new IllegalArgumentException("has no reading in " + missing + " of the " + kw.length + " hours from "
-                    + days.get(0) + " to " + days.get(DAYS - 1) + ": at most a tenth may be missing");
+                    + days.get(0) + " to " + days.get(DAYS - 1) + ": " + most.source());
         }
         double[][] mean = new double[4][HOURS];
         int[][] count = new int[4][HOURS];

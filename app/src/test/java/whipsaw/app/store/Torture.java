@@ -2,12 +2,6 @@ package whipsaw.app.store;
 
 import java.io.IOException;
 import java.io.RandomAccessFile;
-import java.net.ConnectException;
-import java.net.ServerSocket;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -30,7 +24,6 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import whipsaw.app.Whipsaw;
 
 /**
  * What the store stands: processes killed hard while they restore, start and
@@ -38,6 +31,9 @@ import whipsaw.app.Whipsaw;
  * database and its log. Bounded in number, on this machine only. Prints what it measured; a loss ends it with 1.
  */
 public final class Torture {
+    private static final String JOB = "/jobs/overmere-parcel-shed";
+    private static final Pattern REVISION = Pattern.compile("data-revision=\"(\\d+)\"");
+
     private final Path dir;
     private final Random random = new Random(20_261_128);
     private final Map<String, Integer> told = new TreeMap<>();
@@ -73,21 +69,6 @@ public final class Torture {
 
     private void count(String what) {
         told.merge(what, 1, Integer::sum);
-    }
-
-    private Process whipsaw(String... args) throws IOException {
-        List<String> command = new ArrayList<>(List.of(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1",
-                "-XX:+UseSerialGC",
-                "-cp",
-                System.getProperty("java.class.path"),
-                Whipsaw.class.getName()));
-        command.addAll(List.of(args));
-        return new ProcessBuilder(command)
-                .redirectErrorStream(true)
-                .redirectOutput(dir.resolve("log.txt").toFile())
-                .start();
     }
 
     private static void store(Path database, int revisions) throws SQLException {
@@ -142,7 +123,8 @@ public final class Torture {
         folder.backup(large);
         for (int i = 0; i < kills; i++) {
             boolean up = i % 2 == 1;
-            Process restore = whipsaw("restore", (up ? large : small).toString(), "--data", data.toString());
+            Process restore =
+                    ChildServer.command(log(), "restore", (up ? large : small).toString(), "--data", data.toString());
             if (restore.waitFor(random.nextInt(50, 450), TimeUnit.MILLISECONDS)) {
                 count("restores that came to their end");
             } else {
@@ -170,25 +152,22 @@ public final class Torture {
         DataFolder folder = new DataFolder(Files.createDirectories(dir.resolve("served")));
         Set<String> acknowledged = new TreeSet<>();
         for (int i = 0; i < kills; i++) {
-            int port = freePort();
-            Process server =
-                    whipsaw("demo", "--data", dir.resolve("served").toString(), "--port", String.valueOf(port));
+            ChildServer server = new ChildServer(dir.resolve("served"), log(), JOB);
             // one in four dies at any moment of its start
             if (i % 4 == 0) {
-                server.waitFor(random.nextInt(500, 6000), TimeUnit.MILLISECONDS);
-                server.destroyForcibly().waitFor();
+                server.process().waitFor(random.nextInt(500, 6000), TimeUnit.MILLISECONDS);
+                server.kill();
                 count("servers killed while starting");
             } else {
-                Editor editor = new Editor("http://127.0.0.1:" + port, server);
-                Thread edits = new Thread(() -> editor.edit(acknowledged));
+                CountDownLatch first = new CountDownLatch(1);
+                Thread edits = new Thread(() -> edit(server, acknowledged, first));
                 edits.start();
-                editor.first.await();
-                server.waitFor(random.nextInt(50, 2500), TimeUnit.MILLISECONDS);
-                if (!server.isAlive()) {
-                    throw new IllegalStateException(
-                            "the server ended by itself: " + Files.readString(dir.resolve("log.txt")));
+                first.await();
+                server.process().waitFor(random.nextInt(50, 2500), TimeUnit.MILLISECONDS);
+                if (!server.process().isAlive()) {
+                    throw new IllegalStateException("the server ended by itself: " + Files.readString(log()));
                 }
-                server.destroyForcibly().waitFor();
+                server.kill();
                 edits.join();
                 count("servers killed while edits were stored");
             }
@@ -199,12 +178,6 @@ public final class Torture {
             losses.add("no edit was acknowledged: nothing was shown");
         }
         told.put("edits acknowledged before a kill", acknowledged.size());
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket any = new ServerSocket(0)) {
-            return any.getLocalPort();
-        }
     }
 
     private void kept(Path database, Set<String> acknowledged) throws SQLException {
@@ -232,79 +205,29 @@ public final class Torture {
     }
 
     /** Edits one job over and over, as the page does, until its server is gone. */
-    private static final class Editor {
-        private static final int MOST_ASKED = 1200;
-        private static final String JOB = "/jobs/overmere-parcel-shed";
-        private static final Pattern REVISION = Pattern.compile("data-revision=\"(\\d+)\"");
-        private static final Pattern TOKEN = Pattern.compile("name=\"csrf\" content=\"([^\"]+)\"");
-        private final HttpClient http = HttpClient.newHttpClient();
-        private final String address;
-        private final Process server;
-        private final CountDownLatch first = new CountDownLatch(1);
-
-        Editor(String address, Process server) {
-            this.address = address;
-            this.server = server;
-        }
-
-        void edit(Set<String> acknowledged) {
-            try {
-                HttpResponse<String> page = page();
-                String shown = page.body();
-                Matcher token = TOKEN.matcher(shown);
-                if (!token.find()) {
-                    throw new IllegalStateException("the page has no token");
-                }
-                String cookie =
-                        page.headers().firstValue("Set-Cookie").orElseThrow().split(";")[0];
-                Matcher revision = REVISION.matcher(shown);
-                while (revision.find()) {
-                    String words = "edit " + UUID.randomUUID();
-                    String body = "{\"base\":" + revision.group(1) + ",\"soon\":true,\"words\":\"" + words
-                            + "\",\"changes\":[{\"op\":\"set\",\"path\":\"$.project.preparedBy\",\"value\":\"" + words
-                            + "\"}]}";
-                    HttpResponse<String> answer = http.send(
-                            HttpRequest.newBuilder(URI.create(address + JOB + "/change"))
-                                    .header("Content-Type", "application/json")
-                                    .header("Accept", "text/html, application/json")
-                                    .header("Cookie", cookie)
-                                    .header("X-XSRF-TOKEN", token.group(1))
-                                    .POST(HttpRequest.BodyPublishers.ofString(body))
-                                    .build(),
-                            HttpResponse.BodyHandlers.ofString());
-                    if (answer.statusCode() != 200) {
-                        throw new IllegalStateException(answer.statusCode() + " " + answer.body());
-                    }
-                    acknowledged.add(words);
-                    first.countDown();
-                    revision = REVISION.matcher(answer.body());
-                }
-            } catch (IOException e) {
-                // the server is gone, as it was to be
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            } finally {
+    private static void edit(ChildServer server, Set<String> acknowledged, CountDownLatch first) {
+        try {
+            Matcher revision = REVISION.matcher(server.page());
+            while (revision.find()) {
+                String words = "edit " + UUID.randomUUID();
+                String answer = server.change("{\"base\":" + revision.group(1) + ",\"soon\":true,\"words\":\"" + words
+                        + "\",\"changes\":[{\"op\":\"set\",\"path\":\"$.project.preparedBy\",\"value\":\"" + words
+                        + "\"}]}");
+                acknowledged.add(words);
                 first.countDown();
+                revision = REVISION.matcher(answer);
             }
+        } catch (IOException e) {
+            // the server is gone, as it was to be
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } finally {
+            first.countDown();
         }
+    }
 
-        /** The page of the job, once the server listens and has its jobs. */
-        private HttpResponse<String> page() throws IOException, InterruptedException {
-            for (int i = 0; i < MOST_ASKED && server.isAlive(); i++) {
-                try {
-                    HttpResponse<String> page = http.send(
-                            HttpRequest.newBuilder(URI.create(address + JOB)).build(),
-                            HttpResponse.BodyHandlers.ofString());
-                    if (page.statusCode() == 200) {
-                        return page;
-                    }
-                } catch (ConnectException e) {
-                    // it does not listen yet
-                }
-                server.waitFor(100, TimeUnit.MILLISECONDS);
-            }
-            throw new ConnectException("the server is gone, or listens elsewhere");
-        }
+    private Path log() {
+        return dir.resolve("log.txt");
     }
 
     /** Documents whose seal is right, by number. */

@@ -24,6 +24,11 @@ import whipsaw.app.command.ServeCommand;
 
 /** The real application on a free port with an own store, and a real browser to drive it. */
 public final class TestServer implements AutoCloseable {
+    static {
+        // shorter than the server keeps an idle connection, or a request could meet one that is being closed
+        System.setProperty("jdk.httpclient.keepalive.timeout", "5");
+    }
+
     private final ConfigurableApplicationContext context;
     private final String address;
     private final HttpClient http = HttpClient.newHttpClient();

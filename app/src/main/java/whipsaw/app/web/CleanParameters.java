@@ -17,7 +17,7 @@ import whipsaw.core.units.CleanText;
 
 /** The one door of what forms send: nothing that cannot be printed comes through. Documents are cleaned where they are read. */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 2)
+@Order(Ordered.HIGHEST_PRECEDENCE + 3)
 class CleanParameters extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)

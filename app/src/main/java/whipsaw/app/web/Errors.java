@@ -148,6 +148,11 @@ public class Errors {
         return answer(request, HttpStatus.SERVICE_UNAVAILABLE, "Busy", one(e.getMessage()));
     }
 
+    @ExceptionHandler(BodyReader.Incomplete.class)
+    public Object incomplete(BodyReader.Incomplete e, HttpServletRequest request) {
+        return answer(request, HttpStatus.valueOf(e.status), "Not taken", one(e.getMessage()));
+    }
+
     @ExceptionHandler(UploadLimits.TooLarge.class)
     public Object tooLarge(UploadLimits.TooLarge e, HttpServletRequest request) {
         return answer(request, HttpStatus.CONTENT_TOO_LARGE, "Not taken", one(e.getMessage()));

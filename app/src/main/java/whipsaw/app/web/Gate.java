@@ -22,11 +22,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * How much runs at once: what takes memory and time waits for its turn, bodies that come in slowly hold only a part of
- * the server, and whoever waits too long is told when to try again.
+ * How much runs at once: what takes memory and time waits for its turn, uploads hold only a part of the server, and
+ * whoever waits too long is told when to try again. Other bodies are taken in by {@link BodyReader}.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE + 3)
+@Order(Ordered.HIGHEST_PRECEDENCE + 4)
 class Gate extends OncePerRequestFilter {
     /** Sheets, files for other programs, and ways out, each solved many times. */
     private static final Pattern HEAVY =
@@ -34,21 +34,21 @@ class Gate extends OncePerRequestFilter {
 
     private static final int HEAVY_AT_ONCE = 2;
     private static final int UPLOADS_AT_ONCE = 4;
-    private static final int BODIES_AT_ONCE = 10;
+
+    /** As many wait for a turn of each kind; the pages have the other threads for themselves. */
+    private static final int WAIT_AT_MOST = 8;
+
     private static final int HEAVY_WAIT_S = 20;
-    private static final int BODY_WAIT_S = 5;
+    private static final int UPLOAD_WAIT_S = 5;
 
-    /** A whole body has to have come in this time. */
-    private static final long BODY_MS = 30_000;
-
+    /** A whole upload has to have come in this time. */
     private static final long UPLOAD_MS = 120_000;
-    private static final long MOST_BYTES = 5_000_000;
+
     private static final long MOST_UPLOADED = 30_000_000;
     private static final String BUSY = "/busy";
 
     private final Semaphore heavy = new Semaphore(HEAVY_AT_ONCE, true);
     private final Semaphore uploads = new Semaphore(UPLOADS_AT_ONCE, true);
-    private final Semaphore bodies = new Semaphore(BODIES_AT_ONCE, true);
 
     /** Too much runs at once. */
     static class Busy extends RuntimeException {
@@ -71,26 +71,23 @@ class Gate extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        boolean body =
-                !request.getMethod().equals("GET") && !request.getMethod().equals("HEAD");
-        boolean upload = body && String.valueOf(request.getContentType()).startsWith("multipart/");
-        boolean work = !body && HEAVY.matcher(request.getRequestURI()).find();
-        if (!body && !work) {
+        boolean upload = UploadLimits.isUpload(request);
+        boolean work = !upload && HEAVY.matcher(request.getRequestURI()).find();
+        if (!upload && !work) {
             chain.doFilter(request, response);
             return;
         }
-        Semaphore turn = upload ? uploads : body ? bodies : heavy;
-        if (!taken(turn, work ? HEAVY_WAIT_S : BODY_WAIT_S)) {
+        Semaphore turn = upload ? uploads : heavy;
+        if (turn.getQueueLength() >= WAIT_AT_MOST || !taken(turn, work ? HEAVY_WAIT_S : UPLOAD_WAIT_S)) {
             response.setHeader("Retry-After", String.valueOf(HEAVY_WAIT_S));
             request.getRequestDispatcher(BUSY).forward(request, response);
+            if (upload) {
+                CloseUnread.discard(request);
+            }
             return;
         }
         try {
-            chain.doFilter(
-                    body
-                            ? new InTime(request, upload ? UPLOAD_MS : BODY_MS, upload ? MOST_UPLOADED : MOST_BYTES)
-                            : request,
-                    response);
+            chain.doFilter(upload ? new InTime(request) : request, response);
         } finally {
             turn.release();
         }
@@ -107,20 +104,17 @@ class Gate extends OncePerRequestFilter {
 
     /** A request whose body has to come within a time and a size. */
     private static final class InTime extends HttpServletRequestWrapper {
-        private final long until;
-        private final long most;
+        private final long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(UPLOAD_MS);
         private ServletInputStream in;
 
-        InTime(HttpServletRequest request, long ms, long most) {
+        InTime(HttpServletRequest request) {
             super(request);
-            this.most = most;
-            this.until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(ms);
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
             if (in == null) {
-                in = new Timed(super.getInputStream(), until, most);
+                in = new Timed(super.getInputStream(), until, MOST_UPLOADED);
             }
             return in;
         }

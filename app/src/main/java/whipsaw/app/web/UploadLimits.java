@@ -70,6 +70,16 @@ public class UploadLimits extends OncePerRequestFilter {
 
     private record Limit(long megabytes, String instead) {}
 
+    /**
+     * Whether a request brings files.
+     *
+     * @param request any request
+     * @return by its content type
+     */
+    static boolean isUpload(HttpServletRequest request) {
+        return String.valueOf(request.getContentType()).startsWith("multipart/");
+    }
+
     private static Limit limit(String path) {
         if (PICTURE.matcher(path).matches()) {
             return new Limit(25, "save the picture smaller, or print the one page of the PDF that is wanted to a file");
@@ -96,6 +106,7 @@ public class UploadLimits extends OncePerRequestFilter {
                         limit.instead());
                 request.setAttribute(WORDS, words);
                 request.getRequestDispatcher(REFUSED).forward(new WithoutBody(request), response);
+                CloseUnread.discard(request);
                 return;
             }
         }
@@ -108,6 +119,7 @@ public class UploadLimits extends OncePerRequestFilter {
                             size / (double) MB,
                             TEXT_MB));
             request.getRequestDispatcher(REFUSED).forward(new WithoutBody(request), response);
+            CloseUnread.discard(request);
             return;
         }
         chain.doFilter(request, response);

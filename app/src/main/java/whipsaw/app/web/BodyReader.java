@@ -29,8 +29,8 @@ import whipsaw.app.store.StoreException;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 2)
 class BodyReader extends OncePerRequestFilter {
-    /** A whole body has to have come in this time. */
-    static final long BODY_MS = 30_000;
+    /** A whole body has to have come in this time, less than the container waits for the next byte. */
+    private static final long BODY_MS = 15_000;
 
     private static final int MOST_BYTES = 5_000_000;
 

@@ -80,7 +80,8 @@ class Gate extends OncePerRequestFilter {
         Semaphore turn = upload ? uploads : heavy;
         if (turn.getQueueLength() >= WAIT_AT_MOST || !taken(turn, work ? HEAVY_WAIT_S : UPLOAD_WAIT_S)) {
             response.setHeader("Retry-After", String.valueOf(HEAVY_WAIT_S));
-            request.getRequestDispatcher(BUSY).forward(request, response);
+            HttpServletRequest told = upload ? new UploadLimits.WithoutBody(request) : request;
+            request.getRequestDispatcher(BUSY).forward(told, response);
             if (upload) {
                 CloseUnread.discard(request);
             }

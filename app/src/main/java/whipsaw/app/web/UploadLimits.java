@@ -43,7 +43,7 @@ public class UploadLimits extends OncePerRequestFilter {
     }
 
     /** A request whose body nobody reads. */
-    private static final class WithoutBody extends HttpServletRequestWrapper {
+    static final class WithoutBody extends HttpServletRequestWrapper {
         WithoutBody(HttpServletRequest request) {
             super(request);
         }

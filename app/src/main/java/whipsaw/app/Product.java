@@ -16,6 +16,11 @@ public final class Product {
         return "Whipsaw " + VERSION;
     }
 
+    /** As far as office files take a version: {@code 0.1}. */
+    public static String majorMinor() {
+        return VERSION.replaceFirst("^(\\d+\\.\\d+).*", "$1");
+    }
+
     private static String version() {
         try (InputStream in = Product.class.getResourceAsStream("/application.properties")) {
             Properties settings = new Properties();

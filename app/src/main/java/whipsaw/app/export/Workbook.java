@@ -4,43 +4,27 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.List;
-import org.apache.poi.ss.usermodel.Cell;
-import org.apache.poi.ss.usermodel.CellStyle;
-import org.apache.poi.ss.usermodel.Font;
-import org.apache.poi.ss.usermodel.Row;
-import org.apache.poi.xssf.streaming.DeferredSXSSFSheet;
-import org.apache.poi.xssf.streaming.DeferredSXSSFWorkbook;
-import org.apache.poi.xssf.streaming.SXSSFSheet;
+import org.dhatim.fastexcel.Worksheet;
+import whipsaw.app.Product;
 
 /** Schedules as one XLSX file, a tab each, written row by row. Cells hold numbers or texts, never formulas. */
 public final class Workbook {
     private static final int WIDEST = 70;
     private static final int SAMPLE = 300;
-    private static final int PER_CHARACTER = 256;
 
     private Workbook() {}
 
     public static byte[] of(List<Schedule> schedules) {
-        try (DeferredSXSSFWorkbook book = new DeferredSXSSFWorkbook();
-                ByteArrayOutputStream out = new ByteArrayOutputStream()) {
-            Font bold = book.createFont();
-            bold.setBold(true);
-            CellStyle head = book.createCellStyle();
-            head.setFont(bold);
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (org.dhatim.fastexcel.Workbook book =
+                new org.dhatim.fastexcel.Workbook(out, "Whipsaw", Product.majorMinor())) {
             for (Schedule schedule : schedules) {
-                DeferredSXSSFSheet sheet = book.createSheet(schedule.name());
-                sheet.createFreezePane(0, 1);
-                int[] widths = widths(schedule);
-                for (int c = 0; c < widths.length; c++) {
-                    sheet.setColumnWidth(c, (Math.min(widths[c], WIDEST) + 2) * PER_CHARACTER);
-                }
-                sheet.setRowGenerator(rows -> fill(rows, schedule, head));
+                fill(book.newWorksheet(schedule.name()), schedule);
             }
-            book.write(out);
-            return out.toByteArray();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+        return out.toByteArray();
     }
 
     /** Characters of the widest cell of each column, as far as the first rows tell. */
@@ -57,24 +41,25 @@ public final class Workbook {
         return widths;
     }
 
-    private static void fill(SXSSFSheet sheet, Schedule schedule, CellStyle head) {
-        Row names = sheet.createRow(0);
-        for (int c = 0; c < schedule.columns().size(); c++) {
-            Cell cell = names.createCell(c);
-            cell.setCellValue(schedule.columns().get(c));
-            cell.setCellStyle(head);
+    private static void fill(Worksheet sheet, Schedule schedule) throws IOException {
+        sheet.freezePane(0, 1);
+        int[] widths = widths(schedule);
+        for (int c = 0; c < widths.length; c++) {
+            sheet.width(c, Math.min(widths[c], WIDEST) + 2);
+            sheet.value(0, c, schedule.columns().get(c));
+            sheet.style(0, c).bold().set();
         }
         for (int r = 0; r < schedule.rows().size(); r++) {
-            Row row = sheet.createRow(r + 1);
             List<Object> cells = schedule.rows().get(r);
             for (int c = 0; c < cells.size(); c++) {
                 Object value = cells.get(c);
                 if (value instanceof Number number) {
-                    row.createCell(c).setCellValue(number.doubleValue());
+                    sheet.value(r + 1, c, number.doubleValue());
                 } else if (value != null) {
-                    row.createCell(c).setCellValue(value.toString());
+                    sheet.value(r + 1, c, value.toString());
                 }
             }
         }
+        sheet.finish();
     }
 }

@@ -5,6 +5,7 @@ import whipsaw.app.command.BackupCommand;
 import whipsaw.app.command.CalcCommand;
 import whipsaw.app.command.ServeCommand;
 import whipsaw.app.command.SolveCommand;
+import whipsaw.app.reading.ReadingChild;
 
 /** The command line: {@code serve}, {@code demo}, {@code solve}, {@code calc}, {@code backup} and {@code
  * restore}. */
@@ -19,6 +20,7 @@ public final class Whipsaw {
             case "backup", "restore" -> System.exit(
                     BackupCommand.run(command.equals("restore"), rest, System.out, System.err));
             case "solve" -> System.exit(SolveCommand.run(rest, System.out, System.err));
+            case ReadingChild.COMMAND -> ReadingChild.run();
             case "calc" -> System.exit(CalcCommand.run(rest, System.in, System.out, System.err));
             default -> {
                 System.err.println(

@@ -1,6 +1,8 @@
 package whipsaw.app.drawing;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.exchange.ForeignDrawing;
@@ -23,13 +25,11 @@ public final class ForeignPreview {
                         + drawing.shapes().size()
                         + " shapes\" viewBox=\"0 0 " + Svg.u(box.getWidth() * scale) + " "
                         + Svg.u(box.getHeight() * scale) + "\" xmlns=\"http://www.w3.org/2000/svg\"");
-        for (ForeignDrawing.Layer layer : drawing.layers()) {
-            StringBuilder d = new StringBuilder();
-            drawing.shapes().stream()
-                    .filter(s -> s.layer().equals(layer.name()))
-                    .forEach(s -> d.append(chain(s, box, scale)));
-            svg.path("class=\"foreign\" data-layer-name=\"" + Svg.escape(layer.name()) + "\"", d.toString());
-        }
+        Map<String, StringBuilder> layers = new TreeMap<>();
+        drawing.shapes().forEach(s -> layers.computeIfAbsent(s.layer(), name -> new StringBuilder())
+                .append(chain(s, box, scale)));
+        layers.forEach(
+                (name, d) -> svg.path("class=\"foreign\" data-layer-name=\"" + Svg.escape(name) + "\"", d.toString()));
         List<ForeignDrawing.Finding> findings = drawing.findings();
         for (int i = 0; i < findings.size(); i++) {
             Coordinate at = findings.get(i).at();

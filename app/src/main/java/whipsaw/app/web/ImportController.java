@@ -18,11 +18,9 @@ import org.springframework.web.multipart.MultipartFile;
 import whipsaw.app.drawing.ForeignPreview;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Reports;
-import whipsaw.app.store.Json;
+import whipsaw.app.reading.FileReading;
 import whipsaw.app.store.StoreException;
-import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.exchange.ForeignDrawing;
-import whipsaw.core.exchange.GeoJsonReader;
 import whipsaw.core.exchange.RoofFromDrawing;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
@@ -45,6 +43,7 @@ public class ImportController {
 
     private final JobService jobs;
     private final Reports reports;
+    private final FileReading files;
 
     /** Drawings read and not yet taken; the oldest give way. */
     private final Map<String, ForeignDrawing> read = Collections.synchronizedMap(new LinkedHashMap<>() {
@@ -56,7 +55,8 @@ public class ImportController {
         }
     });
 
-    public ImportController(JobService jobs, Reports reports) {
+    public ImportController(JobService jobs, Reports reports, FileReading files) {
+        this.files = files;
         this.reports = reports;
         this.jobs = jobs;
     }
@@ -76,16 +76,15 @@ public class ImportController {
         }
         ForeignDrawing drawing;
         try {
-            String text = DxfReader.decode(upload.getBytes());
-            drawing = text.stripLeading().startsWith("{")
-                    ? geoJson(jobs.open(slug).design().job(), text)
-                    : DxfReader.read(text);
-        } catch (DxfReader.NotDxf | GeoJsonReader.NotGeoJson | Json.NotJson e) {
+            Job job = jobs.open(slug).design().job();
+            drawing = files.drawing(
+                    upload.getBytes(),
+                    job.site().longitude().si(),
+                    job.site().latitude().si(),
+                    job.roof().upAzimuth().si());
+        } catch (FileReading.Unreadable e) {
             throw refused("$.upload", "Drawing file", String.valueOf(upload.getOriginalFilename()), e.getMessage());
         }
-        List<ForeignDrawing.Finding> findings = new ArrayList<>(drawing.faults());
-        findings.addAll(drawing.findings());
-        drawing = drawing.withFindings(findings);
         String id = UUID.randomUUID().toString();
         read.put(id, drawing);
         return show(slug, id, drawing, model);
@@ -131,13 +130,6 @@ public class ImportController {
             throw new StoreException("the drawing is no longer at hand: choose its file again");
         }
         return drawing;
-    }
-
-    private static ForeignDrawing geoJson(Job job, String text) {
-        Coordinate site = new Coordinate(
-                job.site().longitude().si(), job.site().latitude().si());
-        return GeoJsonReader.read(
-                Json.object(text), site, job.roof().upAzimuth().si());
     }
 
     private String show(String slug, String id, ForeignDrawing drawing, Model model) {

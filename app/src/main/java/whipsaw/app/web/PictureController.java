@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import whipsaw.app.job.JobService;
 import whipsaw.app.picture.PictureReader;
+import whipsaw.app.reading.FileReading;
 import whipsaw.app.store.PictureStore;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.design.Design;
@@ -35,8 +36,10 @@ public class PictureController {
 
     private final JobService jobs;
     private final PictureStore pictures;
+    private final FileReading files;
 
-    public PictureController(JobService jobs, PictureStore pictures) {
+    public PictureController(JobService jobs, PictureStore pictures, FileReading files) {
+        this.files = files;
         this.jobs = jobs;
         this.pictures = pictures;
     }
@@ -52,13 +55,13 @@ public class PictureController {
                 .body(bytes);
     }
 
-    private static PictureReader.Read read(MultipartFile upload, boolean photo, int page) throws IOException {
+    private PictureReader.Read read(MultipartFile upload, boolean photo, int page) throws IOException {
         if (upload == null || upload.isEmpty()) {
             throw WorkOutController.refused("$.upload", "Picture", "", "is missing: choose a PNG, JPEG or PDF file");
         }
         try {
-            return PictureReader.read(upload.getBytes(), photo, page);
-        } catch (PictureReader.NoPicture e) {
+            return files.picture(upload.getBytes(), photo, page);
+        } catch (FileReading.Unreadable e) {
             throw WorkOutController.refused(
                     "$.upload", "Picture", String.valueOf(upload.getOriginalFilename()), e.getMessage());
         }

@@ -57,8 +57,11 @@ public final class OutlineRules {
                     OUTLINE + ".closing",
                     "Tape survey",
                     "best fit",
-                    "leads to no outline near the walk: a turn or a length is far out; check them, or close it by the"
-                            + " compass rule"));
+                    taped.legs().size() > TapeFit.MOST_LEGS
+                            ? "takes a walk of up to " + TapeFit.MOST_LEGS + " edges, and this one has "
+                                    + taped.legs().size() + ": close it by the compass rule, or draw the corners"
+                            : "leads to no outline near the walk: a turn or a length is far out; check them, or close it"
+                                    + " by the compass rule"));
             return problems;
         }
         String crossing = crossing(shape.corners());

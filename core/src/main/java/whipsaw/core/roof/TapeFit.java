@@ -107,9 +107,17 @@ public record TapeFit(List<Coordinate> vertices, List<Observation> observations,
         observations = List.copyOf(observations);
     }
 
-    /** The fit; null when the steps lead to no outline near the walk, because turns or lengths are far out. */
+    /** The longest walk that is fitted; its work grows with the third power of the edges. */
+    public static final int MOST_LEGS = 240;
+
+    /**
+     * The fit.
+     *
+     * @return null when the steps lead to no outline near the walk, because turns or lengths are far out, and for a walk
+     *     of more than {@link #MOST_LEGS} edges
+     */
     public static TapeFit of(List<Leg> legs, List<Check> checks, Accuracy accuracy) {
-        return new TapeSolver(legs, checks, accuracy, -1).solve();
+        return legs.size() > MOST_LEGS ? null : new TapeSolver(legs, checks, accuracy, -1).solve();
     }
 
     /** The same without one of its observations. */

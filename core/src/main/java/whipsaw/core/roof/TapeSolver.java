@@ -1,6 +1,7 @@
 package whipsaw.core.roof;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.ojalgo.matrix.decomposition.Cholesky;
@@ -26,9 +27,29 @@ final class TapeSolver {
     private final int left;
     private final int n;
     private final int count;
-    private double[][] rows;
+    private SparseRow[] rows;
     private double[] sigma;
     private MatrixStore<Double> inverse;
+
+    /** Derivatives of one observation by the few unknowns it depends on. */
+    private static final class SparseRow {
+        private static final int MOST = 6;
+
+        private final int[] columns = new int[MOST];
+        private final double[] values = new double[MOST];
+        private int used;
+
+        void add(int column, double value) {
+            for (int i = 0; i < used; i++) {
+                if (columns[i] == column) {
+                    values[i] += value;
+                    return;
+                }
+            }
+            columns[used] = column;
+            values[used++] = value;
+        }
+    }
 
     TapeSolver(List<Leg> legs, List<Check> checks, Accuracy accuracy, int left) {
         this.legs = legs;
@@ -71,7 +92,7 @@ final class TapeSolver {
             return null;
         }
         observe(px, py, misfit);
-        normal(misfit);
+        inverse = normal(misfit, R064Store.FACTORY.make(unknowns(), 1)).getInverse();
         return result(px, py, misfit);
     }
 
@@ -92,7 +113,8 @@ final class TapeSolver {
 
     /** Derivatives of every observation and its misfit, observed less computed. */
     private void observe(double[] px, double[] py, double[] misfit) {
-        rows = new double[count][unknowns()];
+        rows = new SparseRow[count];
+        Arrays.setAll(rows, i -> new SparseRow());
         sigma = new double[count];
         for (int i = 0; i < n; i++) {
             length(i, i, (i + 1) % n, legs.get(i).lengthM(), px, py, misfit);
@@ -167,7 +189,7 @@ final class TapeSolver {
 
     private void add(int row, int column, double value) {
         if (column >= 0) {
-            rows[row][column] += value;
+            rows[row].add(column, value);
         }
     }
 
@@ -175,33 +197,28 @@ final class TapeSolver {
         return row == left ? 0 : 1 / (sigma[row] * sigma[row]);
     }
 
-    /** Normal equations; keeps their inverse and returns the right side. */
-    private R064Store normal(double[] misfit) {
+    /** Normal equations, decomposed; the right side is added up where it is wanted. */
+    private Cholesky<Double> normal(double[] misfit, R064Store right) {
         int u = unknowns();
         R064Store normal = R064Store.FACTORY.make(u, u);
-        R064Store right = R064Store.FACTORY.make(u, 1);
         for (int r = 0; r < count; r++) {
-            double w = weight(r);
-            for (int i = 0; i < u; i++) {
-                double wi = w * rows[r][i];
-                if (wi == 0) {
-                    continue;
-                }
-                right.add(i, 0, wi * misfit[r]);
-                for (int k = 0; k < u; k++) {
-                    normal.add(i, k, wi * rows[r][k]);
+            SparseRow row = rows[r];
+            for (int i = 0; i < row.used; i++) {
+                double wi = weight(r) * row.values[i];
+                right.add(row.columns[i], 0, wi * misfit[r]);
+                for (int k = 0; k < row.used; k++) {
+                    normal.add(row.columns[i], row.columns[k], wi * row.values[k]);
                 }
             }
         }
         Cholesky<Double> cholesky = Cholesky.R064.make(normal);
         cholesky.decompose(normal);
-        inverse = cholesky.getInverse();
-        return right;
+        return cholesky;
     }
 
     private double improve(double[] px, double[] py, double[] misfit) {
-        R064Store right = normal(misfit);
-        MatrixStore<Double> step = inverse.multiply(right);
+        R064Store right = R064Store.FACTORY.make(unknowns(), 1);
+        MatrixStore<Double> step = normal(misfit, right).getSolution(right);
         double most = 0;
         for (int i = 1; i < n; i++) {
             px[i] += step.doubleValue(x(i), 0);
@@ -217,12 +234,11 @@ final class TapeSolver {
     /** Cofactor of two fitted observations, a_r N^-1 a_s. */
     private double cofactor(int r, int s) {
         double sum = 0;
-        for (int i = 0; i < unknowns(); i++) {
-            if (rows[r][i] == 0) {
-                continue;
-            }
-            for (int k = 0; k < unknowns(); k++) {
-                sum += rows[r][i] * inverse.doubleValue(i, k) * rows[s][k];
+        for (int i = 0; i < rows[r].used; i++) {
+            for (int k = 0; k < rows[s].used; k++) {
+                sum += rows[r].values[i]
+                        * inverse.doubleValue(rows[r].columns[i], rows[s].columns[k])
+                        * rows[s].values[k];
             }
         }
         return sum;

@@ -198,4 +198,26 @@ class TapeFitTest {
         }
         assertThat(none).isPositive();
     }
+
+    /** Steps from one corner of a square to the other and back, as many as are taken. */
+    @Test
+    void theLongestWalkIsFittedAndNoLongerOne() {
+        List<TapeFit.Leg> legs = stairs(TapeFit.MOST_LEGS);
+        TapeFit fit = TapeFit.of(legs, List.of(new TapeFit.Diagonal(0, 2, Math.hypot(119, 1))), USUAL);
+        assertThat(fit.observations()).allSatisfy(o -> assertThat(o.residual()).isCloseTo(0, within(1e-6)));
+        assertThat(fit.areaM2()).isCloseTo(119 * 120 / 2.0, within(1e-6));
+        assertThat(TapeFit.of(stairs(TapeFit.MOST_LEGS + 2), List.of(), USUAL)).isNull();
+    }
+
+    private static List<TapeFit.Leg> stairs(int edges) {
+        int steps = (edges - 2) / 2;
+        List<TapeFit.Leg> legs = new ArrayList<>();
+        legs.add(new TapeFit.Leg(steps, 90, false));
+        for (int i = 0; i < steps; i++) {
+            legs.add(new TapeFit.Leg(1, 90, false));
+            legs.add(new TapeFit.Leg(1, i < steps - 1 ? -90 : 90, false));
+        }
+        legs.add(new TapeFit.Leg(steps, 90, false));
+        return legs;
+    }
 }

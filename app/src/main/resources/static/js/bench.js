@@ -5,6 +5,7 @@ import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
 import { token } from "./token.js";
+import { forgetWays, offerWays } from "./ways.js";
 import * as working from "./working.js";
 import * as zones from "./zones.js";
 import { lookUpSite } from "./sitevalues.js";
@@ -55,12 +56,12 @@ function change(...what) {
 }
 
 /** On refusal shows each problem beside its field. */
-async function changeNow(changes, field = null, base = Number(bench().dataset.revision), words = undefined) {
+async function changeNow(changes, field = null, base = Number(bench().dataset.revision)) {
   clearFaults();
   let answer;
   try {
     // on a roof of many corners the drawing and the totals come first, fields and checks after them
-    answer = await postOnce("change", { base, changes, words, soon: plan.large() });
+    answer = await postOnce("change", { base, changes, soon: plan.large() });
   } catch {
     showBanner(["The server does not answer. What you typed is still here; try again."]);
     return false;
@@ -82,7 +83,7 @@ async function changeNow(changes, field = null, base = Number(bench().dataset.re
   if (answer.status === 409) {
     const newest = Math.max(...told.problems.map((p) => Number(p.value)));
     showBanner(["Another window changed this job first:", ...told.problems.map((p) => p.message), "Yours is not stored yet."], [
-      ["Apply mine on top", () => change(changes, field, newest, words)],
+      ["Apply mine on top", () => change(changes, field, newest)],
       ["Show theirs", () => bringIn(base)],
     ]);
     return false;
@@ -219,22 +220,11 @@ function open(figure) {
   return working.explain(figure, plan);
 }
 
-/** Ways out of a check that does not pass, solved on the server; each is one change. */
-async function offerWays(check) {
-  const place = document.getElementById("ways");
-  place.replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "Looking for ways out…" }));
-  place.dataset.check = check;
-  const answer = await fetch(`/jobs/${slug()}/ways?check=${encodeURIComponent(check)}`, { headers: { Accept: "text/html" } });
-  const still = document.getElementById("ways");
-  if (still.dataset.check !== check) return;
-  still.replaceChildren(...(answer.ok ? [parse(await answer.text()).querySelector(".ways")] : []));
-}
-
 /** A check was chosen: its working, its place on the roof, and what could be done. */
 function showCheck(button) {
   plan.showPlace(button.dataset.check);
-  if (button.dataset.stops === "true") offerWays(button.dataset.check);
-  else document.getElementById("ways").replaceChildren();
+  if (button.dataset.stops === "true") offerWays(slug(), button.dataset.check);
+  else forgetWays();
 }
 
 /** Texts that were refused, by the path of their field: they stay with their message until they are dealt with. */
@@ -352,9 +342,9 @@ function append(button) {
 }
 
 /** Another roof of the job becomes the one on the sheet. */
-async function workOn(id, words) {
+async function workOn(id) {
   const changes = await workOut(slug(), { what: "roof", id }, (problems) => showProblems(problems, null));
-  if (changes) change(changes, null, undefined, words);
+  if (changes) change(changes);
 }
 
 /** The legs of a surveyed way become the legs of the AC run. */
@@ -457,9 +447,9 @@ document.addEventListener("click", (event) => {
   if (button.dataset.show) showEntry(button.dataset.show, button.dataset.at);
   if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
-  if (button.dataset.way) change(JSON.parse(button.dataset.way), null, undefined, button.dataset.words);
+  if (button.dataset.way) change(JSON.parse(button.dataset.way));
   if (button.dataset.append) append(button);
-  if (button.dataset.workOn) workOn(button.dataset.workOn, button.textContent);
+  if (button.dataset.workOn) workOn(button.dataset.workOn);
   if (button.dataset.route) routeForRun(button.dataset.route);
   if (button.id === "look-up-site") lookUpSite(slug());
   if (button.id === "scale-picture") plan.sketch.start("scale");

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Service;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.JobStore;
@@ -162,8 +163,12 @@ public class JobService {
         return more.isEmpty() ? after : accept(patched(JobWriter.write(after), more), true);
     }
 
-    /** Ways out of a check of the job as it is; the check may have gone in the meantime. */
-    public Ways waysOut(String slug, String check) {
+    /**
+     * Ways out of a check of the job as it is; the check may have gone in the meantime.
+     *
+     * @param enough whether to stop looking, asked before each try
+     */
+    public Ways waysOut(String slug, String check, BooleanSupplier enough) {
         Design design = open(slug).design();
         Check asked = design.checks().stream()
                 .filter(c -> c.id().equals(check))
@@ -171,16 +176,17 @@ public class JobService {
                 .orElseThrow(() -> new StoreException("there is no check '" + check + "' in this job"));
         WaysOut.Offer offer =
                 new WaysOut.Offer(parts("block", BlockType.class), parts("tray-system", TraySystem.class));
-        List<WaysOut.Way> ways = WaysOut.of(design, asked, offer, solver());
-        return new Ways(ways, WaysOut.advice(design, asked, ways));
+        WaysOut.Found found = WaysOut.of(design, asked, offer, solver(), enough);
+        return new Ways(found.ways(), WaysOut.advice(design, asked, found.ways()), found.cut());
     }
 
     /**
      * Ways out of a check.
      *
      * @param advice what a person does where none of weight alone clears it; empty where one does
+     * @param cut whether the search was ended before everything was tried
      */
-    public record Ways(List<WaysOut.Way> ways, String advice) {}
+    public record Ways(List<WaysOut.Way> ways, String advice, boolean cut) {}
 
     private <T> List<T> parts(String kind, Class<T> type) {
         return catalogue.ofKind(kind).stream()

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import whipsaw.app.hazard.HazardService;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Suggested;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
@@ -22,8 +23,10 @@ import whipsaw.core.units.UnitSystem;
 public class HazardController {
     private final JobService jobs;
     private final HazardService hazard;
+    private final Suggested suggested;
 
-    public HazardController(JobService jobs, HazardService hazard) {
+    public HazardController(JobService jobs, HazardService hazard, Suggested suggested) {
+        this.suggested = suggested;
         this.jobs = jobs;
         this.hazard = hazard;
     }
@@ -44,6 +47,7 @@ public class HazardController {
         }
         model.addAttribute("source", v.source());
         model.addAttribute("words", words);
+        suggested.offer(slug, changes, "Site values from " + v.source());
         model.addAttribute("changes", Json.write(changes));
         return "site-values :: values";
     }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CompletableFuture;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import whipsaw.app.drawing.CutLines;
 import whipsaw.app.drawing.PlanData;
 import whipsaw.app.drawing.PlanDrawing;
@@ -24,6 +26,8 @@ import whipsaw.app.entry.StructureEntry;
 import whipsaw.app.help.Guide;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Reports;
+import whipsaw.app.job.Running;
+import whipsaw.app.job.Suggested;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
@@ -42,14 +46,23 @@ import whipsaw.core.section.CutLine;
 public class JobController {
     private static final int MOST_CHANGES = 50;
     private static final int HISTORY = 12;
-    private static final int LONGEST_WORDS = 160;
 
     private final JobService jobs;
     private final CatalogueStore catalogue;
     private final CodeTableService tables;
     private final Reports reports;
+    private final Suggested suggested;
+    private final Running running;
 
-    public JobController(JobService jobs, CatalogueStore catalogue, CodeTableService tables, Reports reports) {
+    public JobController(
+            JobService jobs,
+            CatalogueStore catalogue,
+            CodeTableService tables,
+            Reports reports,
+            Suggested suggested,
+            Running running) {
+        this.suggested = suggested;
+        this.running = running;
         this.reports = reports;
         this.jobs = jobs;
         this.catalogue = catalogue;
@@ -71,7 +84,7 @@ public class JobController {
 
     /** A change as posted by the page. */
     public record ChangeRequest(
-            int base, boolean preview, boolean soon, String words, String key, List<DocumentPatch.Change> changes) {}
+            int base, boolean preview, boolean soon, String key, List<DocumentPatch.Change> changes) {}
 
     /** A key of a request as pages make them; anything else is none. */
     private static String key(Map<String, Object> body) {
@@ -90,7 +103,9 @@ public class JobController {
             return "job :: preview";
         }
         JobService.Shown made = jobs.change(
-                slug, new JobService.Asked(request.base(), request.words(), request.key()), request.changes());
+                slug,
+                new JobService.Asked(request.base(), suggested.words(slug, body.get("changes")), request.key()),
+                request.changes());
         if (request.soon()) {
             fillTotals(model, made);
             model.addAttribute(
@@ -141,11 +156,24 @@ public class JobController {
 
     /** Ways out of a check, each solved on a copy. */
     @GetMapping("/jobs/{slug}/ways")
-    public String ways(@PathVariable String slug, @RequestParam String check, Model model) {
-        JobService.Ways ways = jobs.waysOut(slug, check);
+    public String ways(
+            @PathVariable String slug,
+            @RequestParam String check,
+            @RequestParam(defaultValue = "") String ask,
+            Model model) {
+        JobService.Ways ways = jobs.waysOut(slug, check, running.begun(ask));
+        ways.ways().forEach(w -> suggested.offer(slug, Offered.changes(w), w.words()));
+        model.addAttribute("cut", ways.cut());
         model.addAttribute("ways", ways.ways().stream().map(Offered::of).toList());
         model.addAttribute("advice", ways.advice());
         return "ways :: ways";
+    }
+
+    /** The page no longer waits for the ways out it asked for. */
+    @PostMapping(path = "/stop", consumes = "application/json")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    public void stop(@RequestBody Map<String, Object> body) {
+        running.stop(String.valueOf(body.getOrDefault("ask", "")));
     }
 
     /** A way out as the page shows it, with the change it would post. */
@@ -166,9 +194,11 @@ public class JobController {
             return change;
         }
 
+        static List<Map<String, Object>> changes(WaysOut.Way way) {
+            return way.changes().stream().map(Offered::change).toList();
+        }
+
         static Offered of(WaysOut.Way way) {
-            List<Map<String, Object>> changes =
-                    way.changes().stream().map(Offered::change).toList();
             return new Offered(
                     way.words(),
                     way.outcome(),
@@ -177,7 +207,7 @@ public class JobController {
                     String.join(", ", way.spoils()),
                     way.clears(),
                     way.clean(),
-                    Json.write(changes));
+                    Json.write(changes(way)));
         }
     }
 
@@ -195,11 +225,8 @@ public class JobController {
                     String.valueOf(map.get("op")), String.valueOf(map.get("path")), fromCatalogue(map.get("value"))));
         }
         int base = body.get("base") instanceof Number n ? n.intValue() : -1;
-        String words = body.get("words") instanceof String said && !said.isBlank()
-                ? said.substring(0, Math.min(said.length(), LONGEST_WORDS))
-                : null;
         boolean soon = Boolean.TRUE.equals(body.get("soon"));
-        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), soon, words, key(body), changes);
+        return new ChangeRequest(base, Boolean.TRUE.equals(body.get("preview")), soon, key(body), changes);
     }
 
     /** A request that is no change. */

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Suggested;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
@@ -43,8 +44,10 @@ public class WorkOutController {
     private static final double ASSUMED_HEIGHT_M = 0.9144;
 
     private final JobService jobs;
+    private final Suggested suggested;
 
-    public WorkOutController(JobService jobs) {
+    public WorkOutController(JobService jobs, Suggested suggested) {
+        this.suggested = suggested;
         this.jobs = jobs;
     }
 
@@ -60,7 +63,7 @@ public class WorkOutController {
                     case "repeat" -> repeat(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
-                    case "roof" -> workOn(design, text(body, "id"));
+                    case "roof" -> workOn(slug, design, text(body, "id"));
                     case "thing" -> thing(design, body);
                     case "sizes" -> sizes(design, body);
                     case "add-roof" -> addRoof(design, text(body, "name"));
@@ -94,15 +97,22 @@ public class WorkOutController {
     }
 
     /** Another roof of the job becomes the one that is worked on. */
-    private static List<Object> workOn(Design design, String id) {
+    private List<Object> workOn(String slug, Design design, String id) {
+        String name = design.job().survey().roofs().stream()
+                .filter(r -> r.id().equals(id))
+                .map(Survey.OtherRoof::name)
+                .findFirst()
+                .orElse(id);
         try {
             Job job = RoofSwap.to(design.job(), id, design.layout().facingDeg());
             Map<String, Object> written = JobWriter.write(job);
-            return List.of(
+            List<Object> changes = List.of(
                     set("$.roof", written.get("roof")),
                     set("$.survey", written.get("survey")),
                     set("$.array", written.get("array")),
                     set("$.electrical", written.get("electrical")));
+            suggested.offer(slug, changes, "Work on " + name);
+            return changes;
         } catch (IllegalArgumentException e) {
             throw refused("$.survey.roofs", "Roof", id, e.getMessage());
         }

@@ -55,10 +55,12 @@ class FileReadingTest {
     /** A file that never ends is given up, with why, and the next one is read. */
     @Test
     void whatTakesTooMuchIsGivenUp() throws IOException {
-        assertThatThrownBy(() -> FILES.picture(HostileFiles.pictures().get("PDF of forms in forms"), false, 1))
+        assertThatThrownBy(() -> FILES.picture(
+                        HostileFiles.pictures().get("PDF of forms in forms").get(), false, 1))
                 .isInstanceOf(FileReading.Unreadable.class)
                 .hasMessageContaining("takes longer to read");
-        assertThatThrownBy(() -> FILES.drawing(HostileFiles.drawings().get("DXF of 60,000 layers"), 0, 51, 0))
+        assertThatThrownBy(() -> FILES.drawing(
+                        HostileFiles.drawings().get("DXF of 60,000 layers").get(), 0, 51, 0))
                 .hasMessageContaining("has 60000 layers: at most 1000");
         assertThat(FILES.picture(picture(), false, 1).width()).isEqualTo(200);
     }

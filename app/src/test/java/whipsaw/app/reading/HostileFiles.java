@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Supplier;
 import java.util.zip.CRC32;
 import java.util.zip.DeflaterOutputStream;
 
@@ -15,34 +16,36 @@ public final class HostileFiles {
     private HostileFiles() {}
 
     /** Pictures and pages, by what is wrong with them. */
-    public static Map<String, byte[]> pictures() {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put("PDF of forms in forms", pdf(2, nestedForms(), ""));
-        files.put("PDF of 300,000 segments", pdf(1, List.of(segments(300_000)), ""));
-        files.put("PDF of a million curves on curves", pdf(1, List.of(curves(400_000)), ""));
-        files.put("PDF that unpacks to 400 MB", pdf(1, List.of(" ".repeat(400_000_000)), ""));
-        files.put("PDF with a page of a kilometre", pdf(1, List.of("0 0 m 9 9 l S"), "2800000"));
-        files.put("PNG that says 60,000 by 60,000", png(60_000, 60_000, 0, 0));
+    public static Map<String, Supplier<byte[]>> pictures() {
+        Map<String, Supplier<byte[]>> files = new LinkedHashMap<>();
+        files.put("PDF of forms in forms", () -> pdf(2, nestedForms(), ""));
+        files.put("PDF of 300,000 segments", () -> pdf(1, List.of(segments(300_000)), ""));
+        files.put("PDF of a million curves on curves", () -> pdf(1, List.of(curves(400_000)), ""));
+        files.put("PDF that unpacks to 400 MB", () -> pdf(1, List.of(" ".repeat(400_000_000)), ""));
+        files.put("PDF with a page of a kilometre", () -> pdf(1, List.of("0 0 m 9 9 l S"), "2800000"));
+        files.put("PNG that says 60,000 by 60,000", () -> png(60_000, 60_000, 0, 0));
         files.put(
-                "PNG of 8,000 by 7,000 that is packed, interlaced", png(8_000, 7_000, 1, 8_000L * 7_000 * 3 + 30_000));
-        files.put("PNG with a packed text of 300 MB", pngWithText(300_000_000));
+                "PNG of 8,000 by 7,000 that is packed, interlaced",
+                () -> png(8_000, 7_000, 1, 8_000L * 7_000 * 3 + 30_000));
+        files.put("PNG with a packed text of 300 MB", () -> pngWithText(300_000_000));
         return files;
     }
 
     /** Drawings, by what is wrong with them. */
-    public static Map<String, byte[]> drawings() {
-        Map<String, byte[]> files = new LinkedHashMap<>();
-        files.put("DXF with a spline of degree 3,000", dxf("", spline(3_000, 9_000)));
-        files.put("DXF with a spline of 300,000 knots", dxf("", spline(3, 300_000)));
-        files.put("DXF of 60,000 layers", dxf("", layers(60_000)));
-        files.put("DXF of inserts in inserts", dxf(inserts(8, 40), "0\nINSERT\n8\n0\n2\nB8\n10\n0\n20\n0\n"));
-        files.put("DXF of an insert in a million copies", dxf(inserts(1, 1), grid()));
-        files.put("DXF of 150,000 lines that meet in a point", dxf("", star(150_000)));
-        files.put("DXF with an outline of 100,000 corners", dxf("", comb(100_000)));
+    public static Map<String, Supplier<byte[]>> drawings() {
+        Map<String, Supplier<byte[]>> files = new LinkedHashMap<>();
+        files.put("DXF with a spline of degree 3,000", () -> dxf("", spline(3_000, 9_000)));
+        files.put("DXF with a spline of 300,000 knots", () -> dxf("", spline(3, 300_000)));
+        files.put("DXF of 60,000 layers", () -> dxf("", layers(60_000)));
+        files.put("DXF of inserts in inserts", () -> dxf(inserts(8, 40), "0\nINSERT\n8\n0\n2\nB8\n10\n0\n20\n0\n"));
+        files.put("DXF of an insert in a million copies", () -> dxf(inserts(1, 1), grid()));
+        files.put("DXF of 150,000 lines that meet in a point", () -> dxf("", star(150_000)));
+        files.put("DXF with an outline of 100,000 corners", () -> dxf("", comb(100_000)));
         files.put(
                 "GeoJSON nested 100,000 deep",
                 ("{\"type\":" + "[".repeat(100_000)).getBytes(StandardCharsets.US_ASCII));
-        files.put("GeoJSON of collections in collections", collections(2_000).getBytes(StandardCharsets.US_ASCII));
+        files.put("GeoJSON of collections in collections", () -> collections(2_000)
+                .getBytes(StandardCharsets.US_ASCII));
         return files;
     }
 

@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BooleanSupplier;
 import whipsaw.core.check.Check;
 import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.job.DocumentPatch;
@@ -19,8 +20,14 @@ final class Tries {
     private final Solver solver;
     private final Map<String, Object> document;
     private final List<Way> ways = new ArrayList<>();
+    private final BooleanSupplier enough;
+    private boolean cut;
 
-    Tries(Design design, Check check, Solver solver) {
+    /**
+     * @param enough whether to stop, asked before each try
+     */
+    Tries(Design design, Check check, Solver solver, BooleanSupplier enough) {
+        this.enough = enough;
         this.design = design;
         this.check = check;
         this.solver = solver;
@@ -57,8 +64,17 @@ final class Tries {
         return verdict > 0 || (verdict == 0 && after.utilisation() < check.utilisation() - Limits.SLACK);
     }
 
-    /** The design after changes, or null when they are refused. */
+    /** Whether something was not tried because it was enough. */
+    boolean cut() {
+        return cut;
+    }
+
+    /** The design after changes, or null when they are refused or it is enough. */
     private Design solved(List<Change> changes) {
+        cut |= enough.getAsBoolean();
+        if (cut) {
+            return null;
+        }
         var reading = JobReader.read(DocumentPatch.apply(document, changes), false);
         return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job()) : null;
     }

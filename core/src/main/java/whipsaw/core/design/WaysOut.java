@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
@@ -98,9 +99,26 @@ public final class WaysOut {
         return of(design, check, new Offer(blocks, List.of()), solver);
     }
 
+    /**
+     * What a search came to.
+     *
+     * @param ways those that clear the check first, then by modules lost
+     * @param cut whether the search was ended before everything was tried
+     */
+    public record Found(List<Way> ways, boolean cut) {}
+
     /** Ways out of one check, those that clear it first, then by modules lost. */
     public static List<Way> of(Design design, Check check, Offer offer, Solver solver) {
-        Tries tries = new Tries(design, check, solver);
+        return of(design, check, offer, solver, () -> false).ways();
+    }
+
+    /**
+     * The same, ended when it is enough.
+     *
+     * @param enough asked before each try
+     */
+    public static Found of(Design design, Check check, Offer offer, Solver solver, BooleanSupplier enough) {
+        Tries tries = new Tries(design, check, solver, enough);
         SurveyWays.of(design, check).forEach(idea -> tries.offer("survey", idea.words(), idea.changes()));
         for (String kind : Structure.WORKS) {
             StructureWays.of(design, check, kind).forEach(idea -> tries.offer(kind, idea.words(), idea.changes()));
@@ -121,13 +139,14 @@ public final class WaysOut {
             array.tiltsWithGaps();
         }
         int most = (int) (MOST_LOST * design.layout().modules().size());
-        return chosen(tries.ways().stream()
+        List<Way> ways = chosen(tries.ways().stream()
                 .filter(w -> w.clears() || w.modulesLost() <= most)
                 .sorted(Comparator.comparing((Way w) -> !w.clean())
                         .thenComparing(w -> !w.clears())
                         .thenComparing(Way::modulesLost)
                         .thenComparing(w -> w.after() == null ? 0 : w.after().utilisation()))
                 .toList());
+        return new Found(ways, tries.cut());
     }
 
     /** The best of every kind, then the best of the rest, in order. */

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.check.Check;
@@ -86,6 +87,21 @@ class WaysOutTest {
             }
         }
         assertThat(kinds).hasSizeGreaterThanOrEqualTo(3).contains("modules");
+    }
+
+    /** A search that is ended early says so, and what it found by then is right. */
+    @Test
+    void aSearchThatIsEndedSaysSo() {
+        Design d = overloaded();
+        Check bay = check(d, "roof.bay");
+        WaysOut.Offer offer = new WaysOut.Offer(blocks(), List.of());
+        AtomicInteger left = new AtomicInteger(12);
+        WaysOut.Found few = WaysOut.of(d, bay, offer, Jobs.SOLVER, () -> left.getAndDecrement() <= 0);
+        WaysOut.Found all = WaysOut.of(d, bay, offer, Jobs.SOLVER, () -> false);
+        assertThat(few.cut()).isTrue();
+        assertThat(all.cut()).isFalse();
+        assertThat(few.ways()).hasSizeLessThan(all.ways().size());
+        few.ways().forEach(way -> assertThat(check(made(d, way), "roof.bay")).isEqualTo(way.after()));
     }
 
     @Test

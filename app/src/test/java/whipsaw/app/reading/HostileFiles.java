@@ -41,9 +41,8 @@ public final class HostileFiles {
         files.put("DXF of an insert in a million copies", () -> dxf(inserts(1, 1), grid()));
         files.put("DXF of 150,000 lines that meet in a point", () -> dxf("", star(150_000)));
         files.put("DXF with an outline of 100,000 corners", () -> dxf("", comb(100_000)));
-        files.put(
-                "GeoJSON nested 100,000 deep",
-                ("{\"type\":" + "[".repeat(100_000)).getBytes(StandardCharsets.US_ASCII));
+        files.put("GeoJSON nested 100,000 deep", () -> ("{\"type\":" + "[".repeat(100_000))
+                .getBytes(StandardCharsets.US_ASCII));
         files.put("GeoJSON of collections in collections", () -> collections(2_000)
                 .getBytes(StandardCharsets.US_ASCII));
         return files;

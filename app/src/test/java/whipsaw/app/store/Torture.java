@@ -2,6 +2,7 @@ package whipsaw.app.store;
 
 import java.io.IOException;
 import java.io.RandomAccessFile;
+import java.net.http.HttpRequest;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
@@ -24,6 +25,7 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.flywaydb.core.Flyway;
 
 /**
  * What the store stands: processes killed hard while they restore, start and
@@ -34,6 +36,18 @@ public final class Torture {
     private static final String JOB = "/jobs/overmere-parcel-shed";
     private static final Pattern REVISION = Pattern.compile("data-revision=\"(\\d+)\"");
 
+    /** How often each is done when nothing else is asked. */
+    private static final Map<String, Integer> USUAL = Map.of(
+            "restores", 60,
+            "backups", 40,
+            "migrations", 20,
+            "flips", 400,
+            "logflips", 200,
+            "servers", 20,
+            "hostile", 1,
+            "fuzz", 5_000,
+            "minutes", 1);
+
     private final Path dir;
     private final Random random = new Random(20_261_128);
     private final Map<String, Integer> told = new TreeMap<>();
@@ -43,23 +57,38 @@ public final class Torture {
         this.dir = dir;
     }
 
-    /** @param args how many kills of restores, how many flips, how many kills of a server that is edited */
+    /** @param args {@code NAME=COUNT} for each of {@link #USUAL} */
     public static void main(String[] args) throws Exception {
-        int kills = args.length > 0 ? Integer.parseInt(args[0]) : 60;
-        int flips = args.length > 1 ? Integer.parseInt(args[1]) : 400;
-        int served = args.length > 2 ? Integer.parseInt(args[2]) : 20;
-        Torture torture = new Torture(Files.createTempDirectory("whipsaw-torture"));
-        List<String> losses = torture.suffer(kills, flips, served);
+        Map<String, Integer> asked = new TreeMap<>(USUAL);
+        for (String arg : args) {
+            String[] parts = arg.split("=", 2);
+            if (parts.length < 2 || !USUAL.containsKey(parts[0]) || !parts[1].matches("\\d{1,7}")) {
+                System.err.println("give NAME=COUNT with one of " + USUAL.keySet());
+                System.exit(1);
+            }
+            asked.put(parts[0], Integer.valueOf(parts[1]));
+        }
+        Path dir = Files.createTempDirectory("whipsaw-torture");
+        Torture torture = new Torture(dir);
+        torture.suffer(asked);
+        ServerTorture served = new ServerTorture(dir);
+        served.suffer(asked.get("hostile"), asked.get("fuzz"), asked.get("minutes"));
         torture.told.forEach((what, count) -> System.out.println(count + "  " + what));
+        served.told().forEach(System.out::println);
+        List<String> losses = new ArrayList<>(torture.losses);
+        losses.addAll(served.faults());
         losses.forEach(l -> System.out.println("LOST  " + l));
         System.exit(losses.isEmpty() ? 0 : 1);
     }
 
-    /** Does it all; returns what was lost. */
-    List<String> suffer(int kills, int flips, int served) throws Exception {
-        kills(kills);
-        flips(flips);
-        edits(served);
+    /** What is done to the store; returns what was lost. */
+    List<String> suffer(Map<String, Integer> counts) throws Exception {
+        kills(counts.getOrDefault("restores", 0));
+        backups(counts.getOrDefault("backups", 0));
+        migrations(counts.getOrDefault("migrations", 0));
+        flips(counts.getOrDefault("flips", 0));
+        flipsInTheLog(counts.getOrDefault("logflips", 0));
+        edits(counts.getOrDefault("servers", 0));
         return losses;
     }
 
@@ -147,6 +176,116 @@ public final class Torture {
         }
     }
 
+    /** Backups killed at any moment: the store is as it was, and a file that has the name asked for is whole. */
+    private void backups(int kills) throws Exception {
+        Path data = Files.createDirectories(dir.resolve("copied"));
+        DataFolder folder = new DataFolder(data);
+        store(folder.database(), 400);
+        Map<Integer, String> written = sound(folder.database());
+        for (int i = 0; i < kills; i++) {
+            Path file = dir.resolve("copy-" + i + ".db");
+            Process backup = ChildServer.command(log(), "backup", file.toString(), "--data", data.toString());
+            if (backup.waitFor(random.nextInt(50, 600), TimeUnit.MILLISECONDS)) {
+                count("backups that came to their end");
+            } else {
+                backup.destroyForcibly().waitFor();
+                count("backups killed");
+            }
+            folder.check();
+            if (!sound(folder.database()).equals(written)) {
+                losses.add("after backup " + i + " the store is another");
+            }
+            if (Files.exists(file) && !sound(file).equals(written)) {
+                losses.add("backup " + i + " has its name and is not whole");
+            }
+            Files.deleteIfExists(file);
+        }
+    }
+
+    /** A store of the version before, its server killed while it migrates: the next one has every document. */
+    private void migrations(int kills) throws Exception {
+        for (int i = 0; i < kills; i++) {
+            Path data = Files.createDirectories(dir.resolve("old-" + i));
+            DataFolder folder = new DataFolder(data);
+            String url = StoredFile.url(folder.database());
+            Flyway.configure().dataSource(url, "", "").target("5").load().migrate();
+            Set<String> documents = new TreeSet<>();
+            try (Connection c = DriverManager.getConnection(url);
+                    PreparedStatement job =
+                            c.prepareStatement("insert into job (slug, created_at) values ('j', 'now')");
+                    PreparedStatement p = c.prepareStatement(
+                            "insert into revision (job_id, number, made_on, kind, shows,"
+                                    + " who, at, words, document) values (1, ?, ?, 'edit', ?, 'me', 'now', 'words', ?)")) {
+                c.setAutoCommit(false);
+                job.execute();
+                for (int n = 1; n <= 500; n++) {
+                    String document = "{\"n\":" + n + ",\"text\":\"" + "old ".repeat(400) + "\"}";
+                    documents.add(document);
+                    for (int k = 1; k <= 3; k++) {
+                        p.setInt(k, n);
+                    }
+                    p.setString(4, document);
+                    p.execute();
+                }
+                c.commit();
+            }
+            ChildServer server = new ChildServer(data, log(), JOB);
+            server.process().waitFor(random.nextInt(900, 3500), TimeUnit.MILLISECONDS);
+            server.kill();
+            count("servers killed while they migrate");
+            folder.check();
+            Flyway.configure()
+                    .dataSource(url, "", "")
+                    .javaMigrations(new SealRevisions())
+                    .load()
+                    .migrate();
+            Set<String> kept = new TreeSet<>(sound(folder.database()).values());
+            if (!kept.containsAll(documents)) {
+                losses.add("after migration " + i + " documents are missing or unsealed");
+            }
+        }
+    }
+
+    /** Bits turned over in a log that was not written into the database yet. */
+    private void flipsInTheLog(int flips) throws Exception {
+        Path clean = dir.resolve("logged.db");
+        store(clean, 40);
+        StoredFile.emptyLog(clean);
+        Path database = Files.createDirectories(dir.resolve("logged")).resolve("whipsaw.db");
+        Path before = dir.resolve("before.db");
+        Path log = dir.resolve("before.db-wal");
+        Map<Integer, String> written;
+        try (Connection c = DriverManager.getConnection(StoredFile.url(clean));
+                Statement s = c.createStatement()) {
+            s.execute("PRAGMA wal_autocheckpoint = 0");
+            add(c, 40);
+            Files.copy(clean, before, StandardCopyOption.REPLACE_EXISTING);
+            Files.copy(dir.resolve("logged.db-wal"), log, StandardCopyOption.REPLACE_EXISTING);
+            written = sound(clean);
+        }
+        DataFolder folder = new DataFolder(database.getParent());
+        for (int i = 0; i < flips; i++) {
+            Files.deleteIfExists(database.resolveSibling("whipsaw.db-shm"));
+            Files.copy(before, database, StandardCopyOption.REPLACE_EXISTING);
+            Path tail = database.resolveSibling("whipsaw.db-wal");
+            Files.copy(log, tail, StandardCopyOption.REPLACE_EXISTING);
+            new HighWater(folder.database().resolveSibling("whipsaw.mark")).reset(80);
+            long at = turnOver(tail);
+            try {
+                folder.check();
+            } catch (DataFolder.Trouble e) {
+                count("bits turned over in the log and found at the start");
+                continue;
+            }
+            Map<Integer, String> read = sound(database);
+            boolean wrong = read.entrySet().stream().anyMatch(e -> !e.getValue().equals(written.get(e.getKey())));
+            if (wrong || read.size() < 79) {
+                losses.add("a bit at " + at + " of the log leaves " + read.size() + " revisions");
+            }
+            count("bits turned over in the log without effect, or found by a seal");
+        }
+    }
+
     /** A server killed while it starts, seeds and stores edits: every acknowledged edit is there, once and whole. */
     private void edits(int kills) throws Exception {
         DataFolder folder = new DataFolder(Files.createDirectories(dir.resolve("served")));
@@ -160,7 +299,14 @@ public final class Torture {
                 count("servers killed while starting");
             } else {
                 CountDownLatch first = new CountDownLatch(1);
-                Thread edits = new Thread(() -> edit(server, acknowledged, first));
+                boolean files = i % 4 == 1;
+                Thread edits = new Thread(() -> {
+                    if (files) {
+                        take(server, acknowledged, first);
+                    } else {
+                        edit(server, acknowledged, first);
+                    }
+                });
                 edits.start();
                 first.await();
                 server.process().waitFor(random.nextInt(50, 2500), TimeUnit.MILLISECONDS);
@@ -169,7 +315,10 @@ public final class Torture {
                 }
                 server.kill();
                 edits.join();
-                count("servers killed while edits were stored");
+                count(
+                        files
+                                ? "servers killed while job files were taken in"
+                                : "servers killed while edits were stored");
             }
             folder.check();
             kept(folder.database(), acknowledged);
@@ -177,7 +326,7 @@ public final class Torture {
         if (kills > 1 && acknowledged.isEmpty()) {
             losses.add("no edit was acknowledged: nothing was shown");
         }
-        told.put("edits acknowledged before a kill", acknowledged.size());
+        told.put("edits and job files acknowledged before a kill", acknowledged.size());
     }
 
     private void kept(Path database, Set<String> acknowledged) throws SQLException {
@@ -188,10 +337,15 @@ public final class Torture {
         int damaged = 0;
         try (Connection c = DriverManager.getConnection(StoredFile.url(database));
                 Statement s = c.createStatement();
-                ResultSet r = s.executeQuery("select words, document from revision where words like 'edit %'")) {
+                ResultSet r = s.executeQuery("select json_extract(document, '$.project.preparedBy'),"
+                        + " json_extract(document, '$.project.name'), words from revision")) {
             while (r.next()) {
-                times.merge(r.getString(1), 1, Integer::sum);
-                damaged += r.getString(2).contains('"' + r.getString(1) + '"') ? 0 : 1;
+                String edit = r.getString(1);
+                if (edit != null && edit.startsWith("edit ")) {
+                    times.merge(edit, 1, Integer::sum);
+                    damaged += r.getString(3).contains(edit) ? 0 : 1;
+                }
+                times.merge(r.getString(2), 1, Integer::sum);
             }
         }
         if (damaged > 0) {
@@ -210,12 +364,36 @@ public final class Torture {
             Matcher revision = REVISION.matcher(server.page());
             while (revision.find()) {
                 String words = "edit " + UUID.randomUUID();
-                String answer = server.change("{\"base\":" + revision.group(1) + ",\"soon\":true,\"words\":\"" + words
-                        + "\",\"changes\":[{\"op\":\"set\",\"path\":\"$.project.preparedBy\",\"value\":\"" + words
-                        + "\"}]}");
+                String answer = server.change("{\"base\":" + revision.group(1)
+                        + ",\"soon\":true,\"changes\":[{\"op\":\"set\",\"path\":\"$.project.preparedBy\",\"value\":\""
+                        + words + "\"}]}");
                 acknowledged.add(words);
                 first.countDown();
                 revision = REVISION.matcher(answer);
+            }
+        } catch (IOException e) {
+            // the server is gone, as it was to be
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } finally {
+            first.countDown();
+        }
+    }
+
+    /** Takes in job files over and over until the server is gone. */
+    private static void take(ChildServer server, Set<String> acknowledged, CountDownLatch first) {
+        try {
+            server.page();
+            String file = server.send(HttpRequest.newBuilder(server.address(JOB + "/job.json")))
+                    .body();
+            while (true) {
+                String name = "import " + UUID.randomUUID();
+                String named = file.replaceFirst("(\"name\"\\s*:\\s*)\"[^\"]*\"", "$1\"" + name + "\"");
+                if (server.form("/jobs/import", "file", named) >= 400) {
+                    throw new IllegalStateException("a job file was refused");
+                }
+                acknowledged.add(name);
+                first.countDown();
             }
         } catch (IOException e) {
             // the server is gone, as it was to be

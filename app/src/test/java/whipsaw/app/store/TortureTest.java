@@ -15,11 +15,18 @@ class TortureTest {
     @Test
     void nothingAcknowledgedIsLostAndNoBitTurnsADocumentUnseen() throws Exception {
         Torture torture = new Torture(dir);
-        assertThat(torture.suffer(6, 150, 2)).isEmpty();
+        assertThat(torture.suffer(Map.of(
+                        "restores", 5, "backups", 3, "migrations", 1, "flips", 120, "logflips", 30, "servers", 2)))
+                .isEmpty();
         Map<String, Integer> told = torture.told();
-        assertThat(told.get("edits acknowledged before a kill")).isPositive();
+        assertThat(told.get("edits and job files acknowledged before a kill")).isPositive();
         assertThat(told.get("bits turned over and found by a seal, 1 revision named"))
                 .isPositive();
-        assertThat(told.keySet()).contains("servers killed while edits were stored", "servers killed while starting");
+        assertThat(told.keySet())
+                .contains(
+                        "servers killed while job files were taken in",
+                        "servers killed while starting",
+                        "servers killed while they migrate",
+                        "bits turned over in the log and found at the start");
     }
 }

@@ -27,6 +27,7 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.DataFolder;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.table.CodeTableService;
+import whipsaw.app.web.Errors;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
@@ -69,6 +70,7 @@ public final class ServeCommand {
             String scratch = new DataFolder(data).scratch().toString();
             System.setProperty("java.io.tmpdir", scratch);
             System.setProperty("org.sqlite.tmpdir", scratch);
+            System.setProperty(Errors.OWN_PROCESS, "true");
             ConfigurableApplicationContext context = start(data, chosen, demo);
             if (rehearsal) {
                 rehearse(context, chosen);

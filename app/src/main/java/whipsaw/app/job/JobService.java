@@ -11,6 +11,7 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Revision;
 import whipsaw.app.store.StoreException;
+import whipsaw.app.store.Stored;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.TraySystem;
@@ -241,6 +242,7 @@ public class JobService {
     public Shown change(String slug, Asked asked, List<DocumentPatch.Change> changes) {
         for (int i = 1; ; i++) {
             if (store.byRequest(slug, asked.key()).isPresent()) {
+                Stored.now();
                 return openSince(slug, asked.base());
             }
             Revision latest = latest(slug);

@@ -5,7 +5,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** Raises the mark of the newest revision once what it marks is committed. */
+/** Raises the mark of the newest revision, and notes it for the request, once what it marks is committed. */
 @Component
 class Marks {
     private final HighWater mark;
@@ -24,12 +24,14 @@ class Marks {
     void afterCommit(long row) {
         lastNs = System.nanoTime();
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            Stored.now();
             mark.reached(row);
             return;
         }
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
             @Override
             public void afterCommit() {
+                Stored.now();
                 mark.reached(row);
             }
         });

@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.jooq.exception.DataAccessException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,6 +28,7 @@ import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.Revision;
 import whipsaw.app.store.StoreException;
+import whipsaw.app.store.Stored;
 import whipsaw.core.calc.CalcException;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Problem;
@@ -46,6 +49,11 @@ public class Errors {
 
     private static final String STORE_FAILED = "The store could not be read or written just now: nothing was stored."
             + " Try again; if it stays so, look at the log and at the disk.";
+    /** Set where the server is the whole process, so that it may end itself. */
+    public static final String OWN_PROCESS = "whipsaw.process";
+
+    private static final int OUT_OF_MEMORY = 3;
+
     private static final Logger LOG = LoggerFactory.getLogger(Errors.class);
 
     @ExceptionHandler(JobService.Refused.class)
@@ -115,6 +123,9 @@ public class Errors {
         TransactionException.class
     })
     public Object store(RuntimeException e, HttpServletRequest request) {
+        if (Stored.already()) {
+            return storedYet(request, e);
+        }
         // SQLite ends the transaction itself when the disk is full, and the rollback that follows then fails too
         Throwable first = e instanceof TransactionSystemException t && t.getApplicationException() != null
                 ? t.getApplicationException()
@@ -146,6 +157,36 @@ public class Errors {
     @ExceptionHandler(Gate.Busy.class)
     public Object busy(Gate.Busy e, HttpServletRequest request) {
         return answer(request, HttpStatus.SERVICE_UNAVAILABLE, "Busy", one(e.getMessage()));
+    }
+
+    private static Object storedYet(HttpServletRequest request, Throwable e) {
+        LOG.error("{} after a revision was stored", e.getClass().getSimpleName());
+        return answer(
+                request,
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Stored",
+                one("What you did is stored; only the page could not be made just now. Reload it."));
+    }
+
+    /** More memory or depth than there is; the server itself ends and starts again where the machine has none left. */
+    @ExceptionHandler(VirtualMachineError.class)
+    public Object tooMuch(VirtualMachineError e, HttpServletRequest request) {
+        if (e instanceof OutOfMemoryError && Boolean.getBoolean(OWN_PROCESS)) {
+            // what was under way may hold what it took for ever: the answer goes out, then a fresh process takes over
+            CompletableFuture.delayedExecutor(1, TimeUnit.SECONDS)
+                    .execute(() -> Runtime.getRuntime().halt(OUT_OF_MEMORY));
+        }
+        if (Stored.already()) {
+            return storedYet(request, e);
+        }
+        LOG.error("{} at {}", e.getClass().getSimpleName(), request.getMethod());
+        return answer(
+                request,
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "Too much",
+                one(
+                        "this takes more memory than the server has: nothing was stored. Try again; if it stays so, make the"
+                                + " job smaller or give the server more memory"));
     }
 
     @ExceptionHandler(BodyReader.Incomplete.class)

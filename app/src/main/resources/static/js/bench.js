@@ -355,7 +355,7 @@ function routeForRun(id) {
     if (!field("name")) break;
     legs.push({ name: field("name").value, length: field("length").value });
   }
-  change([{ op: "set", path: "$.electrical.run.legs", value: legs }], null, undefined, "AC run by a surveyed way");
+  change([{ op: "set", path: "$.electrical.run.legs", value: legs }]);
 }
 
 /** Fields of a group that come only when it is chosen. */

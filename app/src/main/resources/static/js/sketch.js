@@ -137,7 +137,7 @@ export class Sketch {
     const changes = await workOut(this.slug(), asked, (problems) => this.told(problems));
     if (!changes) return false;
     this.stop("");
-    this.plan.bench.change(changes, null, undefined, "Picture scaled by two points");
+    this.plan.bench.change(changes);
     return true;
   }
 

@@ -8,6 +8,7 @@ import org.springframework.security.web.csrf.CsrfToken;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestAttribute;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
@@ -31,7 +32,7 @@ public class LaserController {
     /** Number of the last reading, and the token a sender has to send along. */
     @GetMapping(path = "/instruments/laser", produces = "application/json")
     @ResponseBody
-    public synchronized Map<String, Object> state(CsrfToken token) {
+    public synchronized Map<String, Object> state(@RequestAttribute("_csrf") CsrfToken token) {
         Map<String, Object> state = new LinkedHashMap<>();
         state.put("last", last);
         state.put("header", token.getHeaderName());

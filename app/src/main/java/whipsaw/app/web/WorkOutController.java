@@ -63,14 +63,32 @@ public class WorkOutController {
                     case "repeat" -> repeat(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
-                    case "roof" -> workOn(slug, design, text(body, "id"));
+                    case "roof" -> workOn(design, text(body, "id"));
                     case "thing" -> thing(design, body);
                     case "sizes" -> sizes(design, body);
                     case "add-roof" -> addRoof(design, text(body, "name"));
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
                 };
+        String words = words(design, body);
+        if (words != null) {
+            suggested.offer(slug, changes, words);
+        }
         return Map.of("changes", changes);
+    }
+
+    /** What the history says of changes that do not say it themselves. */
+    private static String words(Design design, Map<String, Object> body) {
+        return switch (String.valueOf(body.get("what"))) {
+            case "scale" -> "Picture scaled by two points";
+            case "roof" -> "Work on "
+                    + design.job().survey().roofs().stream()
+                            .filter(r -> r.id().equals(text(body, "id")))
+                            .map(Survey.OtherRoof::name)
+                            .findFirst()
+                            .orElse("another roof");
+            default -> null;
+        };
     }
 
     private static String text(Map<String, Object> body, String key) {
@@ -97,22 +115,15 @@ public class WorkOutController {
     }
 
     /** Another roof of the job becomes the one that is worked on. */
-    private List<Object> workOn(String slug, Design design, String id) {
-        String name = design.job().survey().roofs().stream()
-                .filter(r -> r.id().equals(id))
-                .map(Survey.OtherRoof::name)
-                .findFirst()
-                .orElse(id);
+    private static List<Object> workOn(Design design, String id) {
         try {
             Job job = RoofSwap.to(design.job(), id, design.layout().facingDeg());
             Map<String, Object> written = JobWriter.write(job);
-            List<Object> changes = List.of(
+            return List.of(
                     set("$.roof", written.get("roof")),
                     set("$.survey", written.get("survey")),
                     set("$.array", written.get("array")),
                     set("$.electrical", written.get("electrical")));
-            suggested.offer(slug, changes, "Work on " + name);
-            return changes;
         } catch (IllegalArgumentException e) {
             throw refused("$.survey.roofs", "Roof", id, e.getMessage());
         }

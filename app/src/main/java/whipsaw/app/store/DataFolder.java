@@ -11,6 +11,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileAttribute;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -76,7 +78,7 @@ public final class DataFolder {
     /** Takes the folder for one process; the lock goes with the process, however it ends. */
     public FileLock lock() {
         try {
-            Files.createDirectories(folder);
+            make();
             FileChannel channel = FileChannel.open(
                     folder.resolve("whipsaw.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
             FileLock lock = tryLock(channel);
@@ -90,6 +92,25 @@ public final class DataFolder {
             throw new Trouble("cannot write to " + folder + ": " + reason(e)
                     + ". Give this user write permission, or name another folder with --data");
         }
+    }
+
+    /** A folder that is made here is for its user alone; one that stands is left as its owner has it. */
+    private void make() throws IOException {
+        if (Files.isDirectory(folder)) {
+            return;
+        }
+        Path parent = folder.toAbsolutePath().getParent();
+        if (parent != null) {
+            Files.createDirectories(parent);
+        }
+        boolean posix = folder.getFileSystem().supportedFileAttributeViews().contains("posix");
+        Files.createDirectory(
+                folder,
+                posix
+                        ? new FileAttribute<?>[] {
+                            PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rwx------"))
+                        }
+                        : new FileAttribute<?>[0]);
     }
 
     private static FileLock tryLock(FileChannel channel) throws IOException {

@@ -8,6 +8,8 @@ import java.io.IOException;
 import java.net.URI;
 import java.util.Set;
 import java.util.regex.Pattern;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -20,6 +22,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 public class LocalOnly extends OncePerRequestFilter {
+    private static final Logger LOG = LoggerFactory.getLogger(LocalOnly.class);
+
     private static final Set<String> HOSTS = Set.of("127.0.0.1", "localhost");
     private static final String POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self'"
@@ -43,11 +47,13 @@ public class LocalOnly extends OncePerRequestFilter {
             response.setHeader("Cache-Control", read ? "no-store" : "no-cache, private");
         }
         if (readByOthers(request)) {
+            LOG.warn("refused: a page of another site asked");
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }
         String origin = request.getHeader("Origin");
         if (!HOSTS.contains(request.getServerName()) || (origin != null && !own(origin, request))) {
+            LOG.warn("refused: asked for by another name, or by a page of another site");
             response.sendError(HttpServletResponse.SC_FORBIDDEN);
             return;
         }

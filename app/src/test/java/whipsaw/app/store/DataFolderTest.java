@@ -10,12 +10,15 @@ import java.io.RandomAccessFile;
 import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
@@ -326,6 +329,19 @@ class DataFolderTest {
             copies.forEach(c -> names.add(c.getFileName().toString()));
         }
         assertThat(names).hasSize(7).doesNotContain("whipsaw-2026-01-10.db").contains("whipsaw-2026-01-19.db");
+    }
+
+    @Test
+    void aFolderThatIsMadeIsForItsUserAlone() throws IOException {
+        Path made = dir.resolve("deep/er");
+        DataFolder.release(new DataFolder(made).lock());
+        assertThat(Files.getPosixFilePermissions(made)).isEqualTo(PosixFilePermissions.fromString("rwx------"));
+        Set<PosixFilePermission> shared = PosixFilePermissions.fromString("rwxr-x---");
+        Files.setPosixFilePermissions(made, shared);
+        DataFolder.release(new DataFolder(made).lock());
+        assertThat(Files.getPosixFilePermissions(made))
+                .as("the owner's own choice")
+                .isEqualTo(shared);
     }
 
     @Test

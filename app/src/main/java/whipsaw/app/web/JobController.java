@@ -15,11 +15,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
-import whipsaw.app.drawing.CutLines;
-import whipsaw.app.drawing.PlanData;
+import whipsaw.app.drawing.Drawings;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.drawing.SectionDrawing;
-import whipsaw.app.drawing.SmallDrawing;
 import whipsaw.app.entry.EntryForm;
 import whipsaw.app.entry.FaceWords;
 import whipsaw.app.entry.StructureEntry;
@@ -32,14 +30,12 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
-import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.SizeText;
-import whipsaw.core.section.CutLine;
 
 /** The work surface of a job. */
 @Controller
@@ -53,6 +49,7 @@ public class JobController {
     private final Reports reports;
     private final Suggested suggested;
     private final Running running;
+    private final Drawings drawings;
 
     public JobController(
             JobService jobs,
@@ -60,7 +57,9 @@ public class JobController {
             CodeTableService tables,
             Reports reports,
             Suggested suggested,
-            Running running) {
+            Running running,
+            Drawings drawings) {
+        this.drawings = drawings;
         this.suggested = suggested;
         this.running = running;
         this.reports = reports;
@@ -273,9 +272,10 @@ public class JobController {
     private void fill(Model model, JobService.Shown shown) {
         fillTotals(model, shown);
         Design design = shown.design();
-        // the drawing takes as long as all the rest together
-        CompletableFuture<String> plan = CompletableFuture.supplyAsync(
-                () -> PlanDrawing.forScreen(design, shown.change().changed()));
+        // drawing takes as long as all the rest together
+        Drawings.Drawn drawn = drawings.of(design);
+        CompletableFuture<String> plan =
+                CompletableFuture.supplyAsync(() -> drawn.plan(shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue, tables.tables()));
         model.addAttribute("tape", EntryForm.tape(design.job()));
         boolean compass =
@@ -284,24 +284,22 @@ public class JobController {
         model.addAttribute("siteSizes", SizeText.write(design.job().roof().sizes()));
         model.addAttribute("tapeClosing", compass ? "compass" : "fit");
         model.addAttribute("faceWords", FaceWords.of(design));
-        SolarTime sun = PlanDrawing.standardSun(design);
-        CutLine cut = CutLines.standard(design);
-        model.addAttribute("section", SectionDrawing.of(design, cut, sun));
-        model.addAttribute("sun", sun);
-        model.addAttribute("sunDay", SectionDrawing.day(sun));
-        model.addAttribute("sunHour", SectionDrawing.hour(sun));
-        model.addAttribute("sunWords", SectionDrawing.sunWords(design, cut, sun));
-        model.addAttribute("stamp", SmallDrawing.of(design));
         model.addAttribute("guide", Guide.of(design));
         if (!model.containsAttribute("guideOpen")) {
             model.addAttribute("guideOpen", false);
         }
-        model.addAttribute("data", PlanData.of(design));
         model.addAttribute("structureNew", StructureEntry.additions(design.job()));
         model.addAttribute("things", EntryForm.Option.list(things(design), ""));
         model.addAttribute("canRedo", jobs.canRedo(shown.slug()));
         model.addAttribute("canUndo", shown.revision().shows() > 1);
         model.addAttribute("names", jobs.names(shown.slug()));
+        model.addAttribute("section", drawn.section());
+        model.addAttribute("sun", drawn.sun());
+        model.addAttribute("sunDay", SectionDrawing.day(drawn.sun()));
+        model.addAttribute("sunHour", SectionDrawing.hour(drawn.sun()));
+        model.addAttribute("sunWords", drawn.sunWords());
+        model.addAttribute("stamp", drawn.stamp());
+        model.addAttribute("data", drawn.data());
         model.addAttribute("plan", plan.join());
     }
 

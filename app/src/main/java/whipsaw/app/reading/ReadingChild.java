@@ -32,7 +32,7 @@ public final class ReadingChild {
     static final int TOO_LONG = 4;
 
     /** Time of computing for one file. */
-    static final int CPU_S = 8;
+    static final int CPU_S = 7;
 
     private static final int MOST_LAYERS = 1_000;
     private static final int MOST_POINTS = 400_000;

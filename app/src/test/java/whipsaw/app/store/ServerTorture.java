@@ -33,6 +33,17 @@ final class ServerTorture {
     private static final int EDITORS = 8;
     private static final int PAUSE_MS = 2_000;
 
+    /** What each editor changes. */
+    private static final List<String> THINGS = List.of(
+            "$.project.place",
+            "$.project.preparedBy",
+            "$.roof.height",
+            "$.roof.obstructions[id=cond-1].x",
+            "$.roof.obstructions[id=cond-2].x",
+            "$.roof.obstructions[id=pent].x",
+            "$.roof.obstructions[id=hatch-1].x",
+            "$.roof.obstructions[id=hatch-2].x");
+
     private final Path dir;
     private final List<String> told = new ArrayList<>();
     private final List<String> faults = new CopyOnWriteArrayList<>();
@@ -80,7 +91,8 @@ final class ServerTorture {
                 send(server, JOB + "/underlay?base=1", HostileFiles.pictures());
                 send(server, JOB + "/import", HostileFiles.drawings());
             }
-            told.add("server of " + before + " MB before the files, " + server.residentMb() + " MB after");
+            told.add("server of " + before + " MB before the files, "
+                    + ChildServer.resident(server.process().pid()) + " MB after, without the reader's process");
         } finally {
             server.kill();
         }
@@ -234,10 +246,9 @@ final class ServerTorture {
             Matcher revision = REVISION.matcher(server.page());
             String base = revision.find() ? revision.group(1) : "1";
             for (int i = 0; System.nanoTime() < until; i++) {
-                String value = number % 2 == 0 ? "\"Yard " + number + "." + i + "\"" : "\"" + (10 + i % 5) + " deg\"";
-                String path = number % 2 == 0 ? "$.project.place" : "$.roof.upAzimuth";
-                String body = "{\"base\":" + base + ",\"soon\":true,\"changes\":[{\"op\":\"set\",\"path\":\"" + path
-                        + "\",\"value\":" + value + "}]}";
+                String body = "{\"base\":" + base + ",\"soon\":true,\"changes\":[{\"op\":\"set\",\"path\":\""
+                        + THINGS.get(number) + "\",\"value\":\"" + (number < 2 ? "Desk " + i : 30 + i % 5 + " ft")
+                        + "\"}]}";
                 long from = System.nanoTime();
                 HttpResponse<String> answer = server.send(HttpRequest.newBuilder(server.address(JOB + "/change"))
                         .header("Content-Type", "application/json")
@@ -249,7 +260,7 @@ final class ServerTorture {
                 } else if (answer.statusCode() == 200) {
                     revision = REVISION.matcher(answer.body());
                 } else {
-                    faults.add("an edit was answered with " + answer.statusCode());
+                    faults.add("an edit was answered with " + answer.statusCode() + " " + answer.body());
                 }
                 base = revision.find() ? revision.group(1) : base;
                 Thread.sleep(PAUSE_MS);

@@ -18,20 +18,26 @@ public class Drawings {
     /** Drawings of one design as it is opened. */
     public static final class Drawn {
         private final Design design;
-        private final CutLine cut;
-        private final SolarTime sun;
-        private final String section;
-        private final String data;
-        private final String stamp;
+        private SolarTime sun;
+        private CutLine cut;
+        private String section;
+        private String data;
+        private String stamp;
         private String plan;
 
         private Drawn(Design design) {
             this.design = design;
-            this.sun = PlanDrawing.standardSun(design);
-            this.cut = CutLines.standard(design);
-            this.section = SectionDrawing.of(design, cut, sun);
-            this.data = PlanData.of(design);
-            this.stamp = SmallDrawing.of(design);
+        }
+
+        /** Draws it for the first that asks; others wait for that. */
+        private synchronized void draw() {
+            if (stamp == null) {
+                sun = PlanDrawing.standardSun(design);
+                cut = CutLines.standard(design);
+                section = SectionDrawing.of(design, cut, sun);
+                data = PlanData.of(design);
+                stamp = SmallDrawing.of(design);
+            }
         }
 
         /** The moment shadows are shown for. */
@@ -82,19 +88,21 @@ public class Drawings {
      * @return never null
      */
     public Drawn of(Design design) {
-        synchronized (entries) {
-            for (Drawn drawn : entries) {
-                if (drawn.design == design) {
-                    return drawn;
-                }
+        Drawn drawn = entry(design);
+        drawn.draw();
+        return drawn;
+    }
+
+    private synchronized Drawn entry(Design design) {
+        for (Drawn drawn : entries) {
+            if (drawn.design == design) {
+                return drawn;
             }
         }
         Drawn drawn = new Drawn(design);
-        synchronized (entries) {
-            entries.addFirst(drawn);
-            while (entries.size() > KEPT) {
-                entries.removeLast();
-            }
+        entries.addFirst(drawn);
+        while (entries.size() > KEPT) {
+            entries.removeLast();
         }
         return drawn;
     }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Service;
 import whipsaw.app.store.CatalogueStore;
@@ -41,6 +42,9 @@ public class JobService {
     private final Maker maker;
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
+
+    /** What changes of a job wait for. */
+    private final Map<String, Object> writing = new ConcurrentHashMap<>();
 
     /** Designs of documents already solved, by job and revision shown. */
     private final Map<String, Design> solved = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
@@ -240,6 +244,13 @@ public class JobService {
      * @throws JobStore.Conflict when others changed the same thing, or both together cannot be
      */
     public Shown change(String slug, Asked asked, List<DocumentPatch.Change> changes) {
+        // one after the other: a change that is solved while another is stored would have to be solved again
+        synchronized (writing.computeIfAbsent(slug, s -> new Object())) {
+            return inTurn(slug, asked, changes);
+        }
+    }
+
+    private Shown inTurn(String slug, Asked asked, List<DocumentPatch.Change> changes) {
         for (int i = 1; ; i++) {
             if (store.byRequest(slug, asked.key()).isPresent()) {
                 Stored.now();

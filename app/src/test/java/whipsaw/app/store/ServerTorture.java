@@ -31,7 +31,9 @@ final class ServerTorture {
     private static final double FUZZ_S = 5;
     private static final int READERS = 50;
     private static final int EDITORS = 8;
-    private static final int PAUSE_MS = 2_000;
+
+    /** Between an answer and the next request of the same person. */
+    private static final int PAUSE_MS = 5_000;
 
     /** What each editor changes. */
     private static final List<String> THINGS = List.of(

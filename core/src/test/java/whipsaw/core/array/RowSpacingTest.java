@@ -5,10 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import whipsaw.core.Draws;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 
@@ -20,20 +18,22 @@ class RowSpacingTest {
     }
 
     /** Rays cast from the upper edge, minute by minute, reach the next low edge once and never pass it. */
-    @Property(tries = 60, seed = "4711")
-    void theGapIsTheLongestShadow(
-            @ForAll @DoubleRange(min = 25, max = 52) double latitude,
-            @ForAll @DoubleRange(min = 150, max = 210) double facing) {
-        RowSpacing r = spacing(latitude, facing, 10, 14);
-        double fx = Math.sin(Math.toRadians(facing));
-        double fy = Math.cos(Math.toRadians(facing));
-        double longest = 0;
-        for (int minute = 600; minute <= 840; minute++) {
-            double[] sun = SolarTime.direction(latitude, RowSpacing.SOLSTICE_DECLINATION_DEG, minute / 60.0);
-            double time = r.riseM() / sun[2];
-            longest = Math.max(longest, (sun[0] * fx + sun[1] * fy) * time);
-        }
-        assertThat(r.gapM()).isCloseTo(longest, within(1e-9));
+    @Test
+    void theGapIsTheLongestShadow() {
+        Draws.each(60, draw -> {
+            double latitude = draw.between(25, 52);
+            double facing = draw.between(150, 210);
+            RowSpacing r = spacing(latitude, facing, 10, 14);
+            double fx = Math.sin(Math.toRadians(facing));
+            double fy = Math.cos(Math.toRadians(facing));
+            double longest = 0;
+            for (int minute = 600; minute <= 840; minute++) {
+                double[] sun = SolarTime.direction(latitude, RowSpacing.SOLSTICE_DECLINATION_DEG, minute / 60.0);
+                double time = r.riseM() / sun[2];
+                longest = Math.max(longest, (sun[0] * fx + sun[1] * fy) * time);
+            }
+            assertThat(r.gapM()).isCloseTo(longest, within(1e-9));
+        });
     }
 
     @Test
@@ -63,20 +63,22 @@ class RowSpacingTest {
     }
 
     /** The phase is as good as any of a fine sweep. */
-    @Property(tries = 400, seed = "4711")
-    void noColumnPhaseTakesMoreModules(
-            @ForAll @DoubleRange(min = 5, max = 40) double a,
-            @ForAll @DoubleRange(min = 5, max = 40) double b,
-            @ForAll @DoubleRange(min = 0, max = 9) double shift) {
-        List<FreeRegion.Interval> intervals = new ArrayList<>();
-        intervals.add(new FreeRegion.Interval(0, a));
-        intervals.add(new FreeRegion.Interval(shift, shift + b));
-        intervals.add(new FreeRegion.Interval(-shift / 3, a / 2));
-        double best = ColumnPhase.best(intervals, 2.28, 2.30);
-        int taken = count(intervals, best);
-        for (double phase = 0; phase < 2.30; phase += 0.01) {
-            assertThat(count(intervals, phase)).isLessThanOrEqualTo(taken);
-        }
+    @Test
+    void noColumnPhaseTakesMoreModules() {
+        Draws.each(400, draw -> {
+            double a = draw.between(5, 40);
+            double b = draw.between(5, 40);
+            double shift = draw.between(0, 9);
+            List<FreeRegion.Interval> intervals = new ArrayList<>();
+            intervals.add(new FreeRegion.Interval(0, a));
+            intervals.add(new FreeRegion.Interval(shift, shift + b));
+            intervals.add(new FreeRegion.Interval(-shift / 3, a / 2));
+            double best = ColumnPhase.best(intervals, 2.28, 2.30);
+            int taken = count(intervals, best);
+            for (double phase = 0; phase < 2.30; phase += 0.01) {
+                assertThat(count(intervals, phase)).isLessThanOrEqualTo(taken);
+            }
+        });
     }
 
     private static int count(List<FreeRegion.Interval> intervals, double phase) {

@@ -4,13 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
-import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import whipsaw.core.Draws;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.WindTables;
 
@@ -26,27 +23,32 @@ class WindAndBallastTest {
         return TiltedArray.pressure(s, zone, edge, WIND);
     }
 
-    @Property(tries = 300, seed = "4711")
-    void upliftFallsWithAreaAndRisesWithZoneAndTilt(
-            @ForAll @DoubleRange(min = 0, max = 30) double tilt,
-            @ForAll @DoubleRange(min = 0.5, max = 500) double area) {
-        double here = pressure(setting(tilt, area, 0), "2", false).upliftPa();
-        assertThat(pressure(setting(tilt, area * 1.1, 0), "2", false).upliftPa())
-                .isLessThanOrEqualTo(here);
-        assertThat(pressure(setting(tilt, area, 0), "1", false).upliftPa()).isLessThanOrEqualTo(here);
-        assertThat(pressure(setting(tilt, area, 0), "3", false).upliftPa()).isGreaterThanOrEqualTo(here);
-        assertThat(pressure(setting(tilt + 1, area, 0), "2", false).upliftPa()).isGreaterThanOrEqualTo(here);
+    @Test
+    void upliftFallsWithAreaAndRisesWithZoneAndTilt() {
+        Draws.each(300, draw -> {
+            double tilt = draw.between(0, 30);
+            double area = draw.between(0.5, 500);
+            double here = pressure(setting(tilt, area, 0), "2", false).upliftPa();
+            assertThat(pressure(setting(tilt, area * 1.1, 0), "2", false).upliftPa())
+                    .isLessThanOrEqualTo(here);
+            assertThat(pressure(setting(tilt, area, 0), "1", false).upliftPa()).isLessThanOrEqualTo(here);
+            assertThat(pressure(setting(tilt, area, 0), "3", false).upliftPa()).isGreaterThanOrEqualTo(here);
+            assertThat(pressure(setting(tilt + 1, area, 0), "2", false).upliftPa())
+                    .isGreaterThanOrEqualTo(here);
+        });
     }
 
-    @Property(tries = 300, seed = "4711")
-    void theCurvesHaveNoStep(
-            @ForAll @DoubleRange(min = 0.2, max = 8000) double areaFt2,
-            @ForAll @DoubleRange(min = 0, max = 35) double tilt) {
-        for (String zone : new String[] {"1", "2", "3"}) {
-            double here = WIND.gcrnNominal(zone, tilt, areaFt2);
-            assertThat(WIND.gcrnNominal(zone, tilt, areaFt2 * 1.000001)).isCloseTo(here, within(1e-5));
-            assertThat(WIND.gcrnNominal(zone, tilt + 1e-6, areaFt2)).isCloseTo(here, within(1e-5));
-        }
+    @Test
+    void theCurvesHaveNoStep() {
+        Draws.each(300, draw -> {
+            double areaFt2 = draw.between(0.2, 8000);
+            double tilt = draw.between(0, 35);
+            for (String zone : new String[] {"1", "2", "3"}) {
+                double here = WIND.gcrnNominal(zone, tilt, areaFt2);
+                assertThat(WIND.gcrnNominal(zone, tilt, areaFt2 * 1.000001)).isCloseTo(here, within(1e-5));
+                assertThat(WIND.gcrnNominal(zone, tilt + 1e-6, areaFt2)).isCloseTo(here, within(1e-5));
+            }
+        });
     }
 
     @Test
@@ -92,21 +94,24 @@ class WindAndBallastTest {
     }
 
     /** The weight found holds with nothing to spare, and a hundredth less does not. */
-    @Property(tries = 300, seed = "4711")
-    void theWeightIsJustEnough(
-            @ForAll @DoubleRange(min = 50, max = 5000) double uplift,
-            @ForAll @DoubleRange(min = 0, max = 1500) double drag,
-            @ForAll @DoubleRange(min = 0.3, max = 0.9) double friction,
-            @ForAll @DoubleRange(min = 0, max = 5) double slope,
-            @ForAll @IntRange(min = 0, max = 1) int method) {
-        var factors = WIND.loadFactors(method == 0 ? "ASD" : "EN_EQU");
-        Ballast b =
-                Ballast.of(new Ballast.Demand(uplift, drag, 0), new Ballast.Hold(friction, 15, 9999, slope, factors));
-        double needed = Math.max(b.upliftKg(), b.slidingKg());
-        assertThat(holds(needed * 1.0001, uplift, drag, friction, slope, factors))
-                .isTrue();
-        assertThat(holds(needed * 0.99, uplift, drag, friction, slope, factors)).isFalse();
-        assertThat(b.blocksNeeded() * 15.0).isBetween(needed - 1e-6, needed + 15);
+    @Test
+    void theWeightIsJustEnough() {
+        Draws.each(300, draw -> {
+            double uplift = draw.between(50, 5000);
+            double drag = draw.between(0, 1500);
+            double friction = draw.between(0.3, 0.9);
+            double slope = draw.between(0, 5);
+            int method = draw.whole(0, 1);
+            var factors = WIND.loadFactors(method == 0 ? "ASD" : "EN_EQU");
+            Ballast b = Ballast.of(
+                    new Ballast.Demand(uplift, drag, 0), new Ballast.Hold(friction, 15, 9999, slope, factors));
+            double needed = Math.max(b.upliftKg(), b.slidingKg());
+            assertThat(holds(needed * 1.0001, uplift, drag, friction, slope, factors))
+                    .isTrue();
+            assertThat(holds(needed * 0.99, uplift, drag, friction, slope, factors))
+                    .isFalse();
+            assertThat(b.blocksNeeded() * 15.0).isBetween(needed - 1e-6, needed + 15);
+        });
     }
 
     private static boolean holds(

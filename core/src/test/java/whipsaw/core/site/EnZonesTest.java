@@ -6,15 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import whipsaw.core.Draws;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.roof.RoofPlan;
@@ -39,29 +37,33 @@ class EnZonesTest {
         return List.of("I", "H", "G", "F").get(worst);
     }
 
-    @Property(seed = "4711", tries = 600)
-    void aRectangleHasTheZonesOfTheFigure(
-            @ForAll @DoubleRange(min = 10, max = 90) double roofX,
-            @ForAll @DoubleRange(min = 10, max = 90) double roofY,
-            @ForAll @DoubleRange(min = 3, max = 25) double h,
-            @ForAll @DoubleRange(min = 0.01, max = 0.99) double u,
-            @ForAll @DoubleRange(min = 0.01, max = 0.99) double v) {
-        EnZones zones = EnZones.of(RoofPlan.bareRectangle(roofX, roofY, h));
-        double x = u * roofX;
-        double y = v * roofY;
-        assertThat(zones.zone(new Coordinate[] {new Coordinate(x, y)})).isEqualTo(worst(x, y, roofX, roofY, h));
+    @Test
+    void aRectangleHasTheZonesOfTheFigure() {
+        Draws.each(600, draw -> {
+            double roofX = draw.between(10, 90);
+            double roofY = draw.between(10, 90);
+            double h = draw.between(3, 25);
+            double u = draw.between(0.01, 0.99);
+            double v = draw.between(0.01, 0.99);
+            EnZones zones = EnZones.of(RoofPlan.bareRectangle(roofX, roofY, h));
+            double x = u * roofX;
+            double y = v * roofY;
+            assertThat(zones.zone(new Coordinate[] {new Coordinate(x, y)})).isEqualTo(worst(x, y, roofX, roofY, h));
+        });
     }
 
-    @Property(seed = "4711", tries = 200)
-    void aMirroredPlaceHasTheSameZone(
-            @ForAll @DoubleRange(min = 0.01, max = 0.99) double u,
-            @ForAll @DoubleRange(min = 0.01, max = 0.99) double v) {
-        EnZones zones = EnZones.of(RoofPlan.bareRectangle(48, 31, 9));
-        String here = zones.zone(new Coordinate[] {new Coordinate(48 * u, 31 * v)});
-        assertThat(zones.zone(new Coordinate[] {new Coordinate(48 * (1 - u), 31 * v)}))
-                .isEqualTo(here);
-        assertThat(zones.zone(new Coordinate[] {new Coordinate(48 * u, 31 * (1 - v))}))
-                .isEqualTo(here);
+    @Test
+    void aMirroredPlaceHasTheSameZone() {
+        Draws.each(200, draw -> {
+            double u = draw.between(0.01, 0.99);
+            double v = draw.between(0.01, 0.99);
+            EnZones zones = EnZones.of(RoofPlan.bareRectangle(48, 31, 9));
+            String here = zones.zone(new Coordinate[] {new Coordinate(48 * u, 31 * v)});
+            assertThat(zones.zone(new Coordinate[] {new Coordinate(48 * (1 - u), 31 * v)}))
+                    .isEqualTo(here);
+            assertThat(zones.zone(new Coordinate[] {new Coordinate(48 * u, 31 * (1 - v))}))
+                    .isEqualTo(here);
+        });
     }
 
     @Test

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BooleanSupplier;
 import org.springframework.stereotype.Service;
+import whipsaw.app.entry.InputNames;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Revision;
@@ -300,8 +301,11 @@ public class JobService {
                     SignOff.records(before.job(), job, solver().solve(job).members());
             job = solver().resting(accept(patched(JobWriter.write(job), figures), true));
         }
-        String words = said == null ? RevisionWords.of(before.job(), job, changes) : said;
         Design after = solver().solve(job);
+        String words = said == null
+                ? RevisionWords.of(
+                        before.job(), job, changes, new InputNames(catalogue, tables.tables(), before, after))
+                : said;
         Revision made =
                 store.append(slug, base, JobWriter.write(job), new JobStore.Made(maker.name(), words, asked.key()));
         solved.put(key(slug, made.number()), after);

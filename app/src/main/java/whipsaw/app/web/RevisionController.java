@@ -9,8 +9,9 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.drawing.PlanDrawing;
+import whipsaw.app.entry.InputNames;
 import whipsaw.app.job.JobService;
-import whipsaw.app.job.RevisionWords;
+import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
@@ -28,8 +29,10 @@ public class RevisionController {
 
     private final JobService jobs;
     private final CodeTableService tables;
+    private final CatalogueStore catalogue;
 
-    public RevisionController(JobService jobs, CodeTableService tables) {
+    public RevisionController(JobService jobs, CodeTableService tables, CatalogueStore catalogue) {
+        this.catalogue = catalogue;
         this.jobs = jobs;
         this.tables = tables;
     }
@@ -128,10 +131,11 @@ public class RevisionController {
                 .orElse("does not arise");
     }
 
-    private static List<Pair> inputs(Design before, Design after) {
+    private List<Pair> inputs(Design before, Design after) {
+        InputNames names = new InputNames(catalogue, tables.tables(), after, before);
         return DocumentDiff.between(JobWriter.write(before.job()), JobWriter.write(after.job())).stream()
                 .filter(e -> !e.path().startsWith("$.codeTables"))
-                .map(e -> new Pair(RevisionWords.name(e.path()), e.before(), e.after()))
+                .map(e -> new Pair(names.name(e.path()), e.before(), e.after()))
                 .toList();
     }
 }

@@ -81,11 +81,11 @@ class JobCardsTest extends ServedTest {
         assertThat(jobs.history(slug, 6))
                 .extracting(Revision::words)
                 .containsExactly(
-                        "Basic wind speed changed to 25 m/s",
-                        "Code family changed to en",
+                        "Basic wind velocity v_b,0 changed to 25 m/s",
+                        "Code family changed to EN 1990, EN 1991",
                         "Walkway removed",
                         "Drain sump removed",
-                        "RTU-1, name to RTU north",
+                        "RTU-1: Name changed to RTU north",
                         "RTU-1 moved");
         assertThat(jobs.open(slug).design().job().site().code()).isInstanceOf(Job.EnSite.class);
     }

@@ -1,5 +1,6 @@
 package whipsaw.app.store;
 
+import ch.qos.logback.classic.Level;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.net.http.HttpRequest;
@@ -26,6 +27,8 @@ import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.flywaydb.core.Flyway;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * What the store stands: processes killed hard while they restore, start and
@@ -67,6 +70,9 @@ public final class Torture {
                 System.exit(1);
             }
             asked.put(parts[0], Integer.valueOf(parts[1]));
+        }
+        if (LoggerFactory.getLogger(Logger.ROOT_LOGGER_NAME) instanceof ch.qos.logback.classic.Logger root) {
+            root.setLevel(Level.ERROR);
         }
         Path dir = Files.createTempDirectory("whipsaw-torture");
         Torture torture = new Torture(dir);
@@ -230,7 +236,7 @@ public final class Torture {
                 c.commit();
             }
             ChildServer server = new ChildServer(data, log(), JOB);
-            server.process().waitFor(random.nextInt(900, 3500), TimeUnit.MILLISECONDS);
+            server.process().waitFor(random.nextInt(1500, 6000), TimeUnit.MILLISECONDS);
             server.kill();
             count("servers killed while they migrate");
             folder.check();

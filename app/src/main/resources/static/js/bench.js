@@ -300,7 +300,7 @@ function objectChange(group, input) {
     return [{ op: "remove", path }];
   }
   if (given < needed.length) {
-    input.closest(".entryline").querySelector(".fault").textContent = "Stored when all of these are filled in, removed when all are empty.";
+    input.closest(".entryline").querySelector(".fault").textContent = "Fill in all fields to save; empty all of them to remove it.";
     return null;
   }
   const value = {};

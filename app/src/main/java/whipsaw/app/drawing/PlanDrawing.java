@@ -150,7 +150,7 @@ public final class PlanDrawing {
         return new Envelope(box.getMinX() - far, box.getMaxX() + near, box.getMinY() - near, box.getMaxY() + far);
     }
 
-    /** Ways for cables come onto the sheet as far as they lie near the roof. */
+    /** Cable routes come onto the sheet as far as they lie near the roof. */
     private static void include(Envelope box, Survey.LegPlace place) {
         if (place == null) {
             return;
@@ -223,7 +223,7 @@ public final class PlanDrawing {
         part(named, "zone-names", zones::names);
         part(named, "face-names", faces::names);
         part(named, "survey", () -> survey.seen(box));
-        part(named, "ways-for-cables", survey::ways);
+        part(named, "cable-routes", survey::ways);
         part(named, "pins", survey::pins);
         if (!paper() || before != design) {
             svg.open("g", "class=\"layer-marks\"");

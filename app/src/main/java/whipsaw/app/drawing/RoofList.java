@@ -106,10 +106,10 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
         List<Row> rows = new ArrayList<>();
         places.forEach((row, list) -> {
             String walkway = layout.walkwaysAfter().contains(row) ? ", walkway behind it" : "";
-            String count = known ? blocks.get(row) + " blocks" : "blocks not established";
+            String count = known ? Show.count(blocks.get(row), "block") : "blocks not established";
             rows.add(new Row(
                     row,
-                    "Row " + row + ": " + list.size() + " positions, " + count + walkway,
+                    "Row " + row + ": " + Show.count(list.size(), "position") + ", " + count + walkway,
                     whole || row == openRow ? list : List.of()));
         });
         return rows;
@@ -118,17 +118,14 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
     private static List<String> lines(Design design) {
         UnitSystem units = design.job().project().units();
         List<String> list = new ArrayList<>();
-        list.add(design.circuits().strings().size()
-                + " strings of "
-                + design.circuits().shortestUsed()
-                + " to "
-                + design.circuits().longestUsed()
-                + " modules on "
-                + design.circuits().inverters()
-                + " inverters");
+        int shortest = design.circuits().shortestUsed();
+        int longest = design.circuits().longestUsed();
+        list.add(Show.count(design.circuits().strings().size(), "string") + " of "
+                + (shortest == longest ? "" : shortest + " to ") + Show.count(longest, "module") + " on "
+                + Show.count(design.circuits().inverters(), "inverter"));
         list.add("AC run: "
                 + Show.both(units, Dimension.ROOF_LENGTH, design.run().lengthM()) + " one way, "
-                + design.job().electrical().run().points().size() + " points");
+                + Show.count(design.job().electrical().run().points().size(), "point"));
         list.add("Set-back "
                 + Show.both(units, Dimension.ROOF_LENGTH, design.layout().setbackM())
                 + " from the inner face of every edge");

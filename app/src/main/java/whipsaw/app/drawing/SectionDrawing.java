@@ -326,7 +326,7 @@ public final class SectionDrawing {
                 + (sun.fromA() ? "A" : "B");
         double on = sun.onModulesM();
         int things = design.shade().at(at).modules().cardinality();
-        String byThings = things == 0 ? "" : "; " + things + (things == 1 ? " module" : " modules") + " in shade";
+        String byThings = things == 0 ? "" : "; " + Show.count(things, "module") + " in shade";
         if (section.panels().isEmpty()) {
             return when + place + byThings;
         }

@@ -86,7 +86,7 @@ final class SurveyLayer {
         return Svg.ring(java.util.Arrays.asList(c).subList(0, c.length - 1));
     }
 
-    /** Legs of ways for cables that have a place: lines along the plan, rises and drops as a circle with a cross. */
+    /** Legs of cable routes that have a place: lines along the plan, rises and drops as a circle with a cross. */
     void ways() {
         svg.open("g", "class=\"layer-pins\"");
         double r = textM * 0.35;

@@ -124,7 +124,7 @@ public final class EntryForm extends EntryFields {
                 new Section("site", "Site", false, new SiteEntry(design, catalogue, tables).groups()),
                 new Section("roof", "Roof", false, roof.roof()),
                 new Section("fabric", "Form and build-up", false, roof.fabric()),
-                new Section("structure", "What carries it", false, new StructureEntry(design, catalogue).groups()),
+                new Section("structure", "Structure", false, new StructureEntry(design, catalogue).groups()),
                 new Section("obstructions", "Obstructions", false, roof.obstructions()),
                 new Section("roofs", "Roofs of this job", false, survey.roofs()),
                 new Section("found", "Pinned on the roof", false, survey.pins()),

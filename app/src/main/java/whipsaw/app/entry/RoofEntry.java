@@ -169,7 +169,7 @@ final class RoofEntry extends EntryFields {
                 RoofForm.DrawnFace f = faces.faces().get(i);
                 String path = "$.roof.form.faces[" + i + "]";
                 groups.add(new EntryForm.Group(
-                        "Face " + (i + 1) + ", " + f.corners().size() + " corners",
+                        "Face " + (i + 1) + ", " + Show.count(f.corners().size(), "corner"),
                         "",
                         faces.faces().size() > 1 ? path : "",
                         List.of(

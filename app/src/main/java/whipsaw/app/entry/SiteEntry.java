@@ -131,7 +131,7 @@ final class SiteEntry extends EntryFields {
                 select("$.site.coefficients", "Net coefficients", asce.coefficients(), "", sets)));
         Job.Hill h = asce.ground().hill();
         groups.add(new EntryForm.Group(
-                "Hill it stands on",
+                "Topography",
                 "$.site.hill",
                 "",
                 List.of(
@@ -235,7 +235,7 @@ final class SiteEntry extends EntryFields {
 
     private EntryForm.Group floors() {
         EntryForm.Input least = measure(
-                "$.site.leastUplift", "Least design uplift", Dimension.LOAD, site.leastUplift(), "none: as computed");
+                "$.site.leastUplift", "Minimum design uplift", Dimension.LOAD, site.leastUplift(), "none: as computed");
         if (site.code().coefficients().isEmpty()) {
             return plain("Floor under uplift", least);
         }

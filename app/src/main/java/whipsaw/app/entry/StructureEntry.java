@@ -242,12 +242,12 @@ public final class StructureEntry extends EntryFields {
             inputs.add(measure(path + ".first", "First from the grid line", Dimension.ROOF_LENGTH, m.first(), "on it"));
         }
         inputs.add(optionalText(path + ".bays", "Bays", String.join(", ", m.bays()), "as B2, C2; empty: all"));
-        inputs.add(measure(path + ".bearing", "An end may set down", Dimension.FORCE, m.bearing(), "not known"));
+        inputs.add(measure(path + ".bearing", "Allowable end reaction", Dimension.FORCE, m.bearing(), "not known"));
         if (pitched) {
             inputs.add(optionalNumber(
                     path + ".freeFlange", "Share with a free flange", m.freeFlange(), "of the moment, when lifted"));
             inputs.add(measure(
-                    path + ".connection", "Uplift an end hands on", Dimension.FORCE, m.connection(), "not known"));
+                    path + ".connection", "Allowable end uplift", Dimension.FORCE, m.connection(), "not known"));
         }
         return new EntryForm.Group(m.name(), "", path, inputs);
     }

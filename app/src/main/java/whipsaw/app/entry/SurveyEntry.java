@@ -11,7 +11,7 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
-/** The fields of what a visit found: pins, ways for cables, viewers, occupants, the picture under the plan. */
+/** The fields of what a visit found: pins, cable routes, viewers, occupants, the picture under the plan. */
 final class SurveyEntry extends EntryFields {
     private static final int OPEN_GROUPS = 24;
 

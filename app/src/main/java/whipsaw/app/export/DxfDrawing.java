@@ -263,9 +263,9 @@ public final class DxfDrawing {
                     Coordinate from = new Coordinate(p.x().si(), p.y().si());
                     if (p.toX() != null) {
                         Coordinate to = new Coordinate(p.toX().si(), p.toY().si());
-                        polyline("WAYS-FOR-CABLES", List.of(from, to), false);
+                        polyline("CABLE-ROUTES", List.of(from, to), false);
                     }
-                    text("WAYS-FOR-CABLES", from, textM * 0.7, route.name() + ": " + leg.name());
+                    text("CABLE-ROUTES", from, textM * 0.7, route.name() + ": " + leg.name());
                 }
             }
         }

@@ -127,7 +127,7 @@ public record EngineerPack(List<Member> members, List<Work> works, List<String> 
                     .map(Structure.Members::name)
                     .toList();
             if (!ends.isEmpty()) {
-                questions.add("What may an end set down on its support: " + String.join(", ", ends) + "?");
+                questions.add("What is the allowable end reaction of: " + String.join(", ", ends) + "?");
             }
             if (s.deck() == null && design.faceWind() == null) {
                 questions.add("Which deck spans between the members, and what may one foot put on it?");

@@ -18,6 +18,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.exchange.ForeignDrawing;
 import whipsaw.core.exchange.GeoJsonReader;
+import whipsaw.core.units.Show;
 
 /**
  * The process that reads files, one after the other, from its standard input to its standard output. It ends when the
@@ -192,9 +193,10 @@ public final class ReadingChild {
         long points =
                 drawing.shapes().stream().mapToLong(s -> s.points().size()).sum();
         if (layers > MOST_LAYERS || points > MOST_POINTS) {
-            throw new FileReading.Unreadable("has " + (layers > MOST_LAYERS ? layers + " layers" : points + " points")
-                    + ": at most " + MOST_LAYERS + " layers and " + MOST_POINTS
-                    + " points are taken; save the roof's layers alone");
+            throw new FileReading.Unreadable(
+                    "has " + (layers > MOST_LAYERS ? Show.count(layers, "layer") : Show.count(points, "point"))
+                            + ": at most " + MOST_LAYERS + " layers and " + MOST_POINTS
+                            + " points are taken; save the roof's layers alone");
         }
     }
 

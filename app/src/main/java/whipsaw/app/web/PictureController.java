@@ -133,7 +133,7 @@ public class PictureController {
         return "redirect:/jobs/" + slug + "/survey#works";
     }
 
-    /** Adds a photograph to a leg of a way for cables. */
+    /** Adds a photograph to a leg of a cable route. */
     @PostMapping("/jobs/{slug}/routes/{route}/{leg}/photos")
     public String legPhoto(
             @PathVariable String slug,
@@ -156,7 +156,7 @@ public class PictureController {
                 List.of(new DocumentPatch.Change(
                         "set", "$.survey.routes[id=" + route + "].legs[" + (leg - 1) + "].photos", photos)),
                 "Photograph of " + at.name() + ", leg " + leg);
-        return "redirect:/jobs/" + slug + "/survey#ways-for-cables";
+        return "redirect:/jobs/" + slug + "/survey#cable-routes";
     }
 
     /** Pictures with another one kept. */

@@ -34,13 +34,12 @@ public record Totals(List<Cell> cells, String codes, String status) {
                         new Cell(
                                 "DC",
                                 Show.number(design.circuits().dcW() / 1000, 1) + " kW",
-                                design.circuits().strings().size() + " strings",
+                                Show.count(design.circuits().strings().size(), "string"),
                                 "total.dc"),
                         new Cell(
                                 "AC",
                                 Show.number(design.circuits().acVa() / 1000, 1) + " kW",
-                                design.circuits().inverters()
-                                        + (design.circuits().inverters() == 1 ? " inverter" : " inverters"),
+                                Show.count(design.circuits().inverters(), "inverter"),
                                 "total.ac"),
                         new Cell(
                                 "DC / AC",

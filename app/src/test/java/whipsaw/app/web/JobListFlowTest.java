@@ -80,7 +80,7 @@ class JobListFlowTest extends ServedTest {
         card.locator("summary").click();
         card.locator("form[action$='/archive'] button").click();
         assertThat(card("Ashwell & Co")).hasCount(0);
-        page.locator("a:has-text('put away')").click();
+        page.locator("a:has-text('archived')").click();
         card = card("Ashwell & Co");
         card.locator("summary").click();
         card.locator("form[action$='/archive'] button").click();

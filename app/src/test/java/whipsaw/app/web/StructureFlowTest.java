@@ -245,9 +245,9 @@ class StructureFlowTest extends ServedTest {
             assertThat(page.locator(".entryline.wrong")).containsText("kPa");
             set(page, "$.site.leastUplift", "0.7");
             Locator floor = page.locator("#checks [data-check='wind.floor']");
-            assertThat(floor).containsText("by the least design uplift");
+            assertThat(floor).containsText("by the minimum design uplift");
             floor.click();
-            assertThat(page.locator("#working .answer")).containsText("by the least design uplift");
+            assertThat(page.locator("#working .answer")).containsText("by the minimum design uplift");
             assertThat(page.locator("#working .steps")).containsText("governs");
             set(page, "$.site.leastUplift", "");
             assertThat(floor).hasCount(0);

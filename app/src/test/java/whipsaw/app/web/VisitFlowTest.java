@@ -96,7 +96,7 @@ class VisitFlowTest extends ServedTest {
                                 "legs",
                                 List.of(Map.of("name", "down", "vertical", true, "length", "8 m")))));
         try (Page page = page()) {
-            for (String part : List.of("#pins", "#ways-for-cables")) {
+            for (String part : List.of("#pins", "#cable-routes")) {
                 page.navigate(server.address("/jobs/" + slug + "/survey"));
                 page.locator(part + " summary").first().click();
                 assertThat(page.locator(part + " form").first()).containsText("up to 25 MB");

@@ -69,8 +69,8 @@ final class CircuitChecks {
             checks.add(Check.stated(
                     "strings.limits",
                     "A legal string exists",
-                    "at least " + limits.shortest() + " modules",
-                    "at most " + limits.longest() + " modules",
+                    "at least " + Show.count(limits.shortest(), "module"),
+                    "at most " + Show.count(limits.longest(), "module"),
                     Verdict.FAILS,
                     "NEC 690.7(A)",
                     "strings.longest",
@@ -107,11 +107,11 @@ final class CircuitChecks {
             checks.add(new Check(
                     "strings.left",
                     "Every module is in a string",
-                    left + (left == 1 ? " module" : " modules") + " left out",
+                    Show.count(left, "module") + " left out",
                     "0",
                     Double.NaN,
                     Verdict.CLOSE,
-                    new Place(left + (left == 1 ? " module" : " modules"), Place.Kind.MODULES, circuits.leftOut()),
+                    new Place(Show.count(left, "module"), Place.Kind.MODULES, circuits.leftOut()),
                     "string lengths " + limits.shortest() + " to " + limits.longest(),
                     "strings.longest",
                     "they stay on the roof without a circuit: take them out or add modules"));
@@ -137,7 +137,7 @@ final class CircuitChecks {
         }
         checks.add(Check.compare(
                 "inverters.ratio",
-                "DC to AC of the fullest inverter",
+                "DC/AC, most loaded inverter",
                 Show.number(c.worstRatio(), 3),
                 Show.number(most, 3),
                 c.worstRatio() / most,

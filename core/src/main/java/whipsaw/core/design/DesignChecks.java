@@ -190,7 +190,7 @@ final class DesignChecks {
             checks.add(Check.stated(
                     "array.hand-edits",
                     "Modules taken out by hand",
-                    lost + (lost == 1 ? " place" : " places") + " without a module",
+                    Show.count(lost, "place") + " without a module",
                     "a module within half a module",
                     Verdict.CLOSE,
                     "hand edits are kept by place",
@@ -248,8 +248,7 @@ final class DesignChecks {
                 new Check(
                         "array.shade",
                         "Shading from obstructions and parapets",
-                        modules.size() + (modules.size() == 1 ? " module" : " modules")
-                                + " shaded in the window on the shortest day",
+                        Show.count(modules.size(), "module") + " shaded in the window on the shortest day",
                         "0",
                         Double.NaN,
                         modules.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
@@ -377,8 +376,8 @@ final class DesignChecks {
         checks.add(Check.compare(
                 "ballast.position",
                 "Blocks a position takes",
-                worst.ballast().blocksNeeded() + " blocks",
-                worst.ballast().hold().mostBlocks() + " blocks",
+                Show.count(worst.ballast().blocksNeeded(), "block"),
+                Show.count(worst.ballast().hold().mostBlocks(), "block"),
                 (double) worst.ballast().blocksNeeded()
                         / Math.max(1, worst.ballast().hold().mostBlocks()),
                 new Place(
@@ -389,8 +388,7 @@ final class DesignChecks {
                 "ballast/" + worst.number(),
                 full
                         + (full == 1 ? " position lacks " : " positions lack ")
-                        + missing
-                        + (missing == 1 ? " block" : " blocks")
+                        + Show.count(missing, "block")
                         + " in all: lower the tilt, move off the edge, or attach"));
     }
 

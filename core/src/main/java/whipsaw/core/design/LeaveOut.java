@@ -116,8 +116,7 @@ final class LeaveOut {
                             m.t() + design.layout().depthM() / 2);
             places.add(corner(exact(at.x), exact(at.y)));
         }
-        String words = "Leave out " + modules.size() + (modules.size() == 1 ? " module" : " modules") + " ("
-                + placeWords() + ")";
+        String words = "Leave out " + Show.count(modules.size(), "module") + " (" + placeWords() + ")";
         return tries.tried("modules", words, Tries.set("$.array.removed", places));
     }
 

@@ -81,7 +81,7 @@ final class StandingChecks {
             checks.add(Check.stated(
                     "array.attached-bays",
                     "Bays with attachments",
-                    "bay " + String.join(", ", unknown) + ", which the roof has not",
+                    "bay " + String.join(", ", unknown) + ": no such bay on this roof",
                     "bays that are there",
                     Verdict.NOT_ESTABLISHED,
                     "as entered",
@@ -108,7 +108,7 @@ final class StandingChecks {
                 Double.NaN,
                 known ? Verdict.NEEDS_ENGINEER : Verdict.NOT_ESTABLISHED,
                 new Place(
-                        a.groups().size() + (a.groups().size() == 1 ? " group" : " groups") + " of positions",
+                        Show.count(a.groups().size(), "group") + " of positions",
                         Place.Kind.POSITIONS,
                         a.groups().stream()
                                 .flatMap(g -> g.positions().stream())

@@ -23,6 +23,7 @@ import whipsaw.core.units.UnitSystem;
 
 /** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
 final class StructureChecks {
+    private static final String WHOLE = "100 %";
     private static final String SOURCE =
             "simple spans under the roof and the feet of the array, under gravity and with wind";
 
@@ -108,12 +109,17 @@ final class StructureChecks {
                 "wind.floor",
                 "Floor under the uplift",
                 "governs on " + raised.size() + " of "
-                        + design.holdDown().demands().size() + " modules",
+                        + Show.count(design.holdDown().demands().size(), "module"),
                 Show.both(units, Dimension.LOAD, r.upliftPa()) + " by " + r.by(),
                 Verdict.PASSES,
                 "entered with the site",
                 "uplift/" + raised.get(0).module().number(),
                 ""));
+    }
+
+    /** How much of what it may carry a member carries. */
+    private static String used(String name, double utilisation) {
+        return name + " at " + Show.number(100 * utilisation, 1) + " %";
     }
 
     private static Check set(Design design, RoofMembers.Checked checked) {
@@ -128,7 +134,8 @@ final class StructureChecks {
         long small = checked.members().stream()
                 .filter(RoofMembers.Member::bySmallIncrease)
                 .count();
-        String words = worst.line().number() + ", " + worst.after().governing();
+        String words = used(worst.line().number(), utilisation) + " in "
+                + worst.after().governing();
         Place place = new Place(
                 failing.isEmpty() ? "member " + worst.line().number() : failing.size() + " members",
                 Place.Kind.BAYS,
@@ -138,8 +145,8 @@ final class StructureChecks {
             return new Check(
                     "roof.members-" + id,
                     title,
-                    Show.number(utilisation, 2) + " at " + words + ", without wind",
-                    "1.00",
+                    words + ", without wind",
+                    WHOLE,
                     Double.NaN,
                     Verdict.NOT_ESTABLISHED,
                     place,
@@ -152,8 +159,8 @@ final class StructureChecks {
             return new Check(
                     "roof.members-" + id,
                     title,
-                    Show.number(utilisation, 2) + " at " + words,
-                    "1.00",
+                    words,
+                    WHOLE,
                     Double.NaN,
                     Verdict.CLOSE,
                     place,
@@ -165,8 +172,8 @@ final class StructureChecks {
         return Check.compare(
                 "roof.members-" + id,
                 title,
-                Show.number(utilisation, 2) + " at " + words,
-                "1.00",
+                words,
+                WHOLE,
                 utilisation,
                 place,
                 SOURCE,
@@ -181,9 +188,9 @@ final class StructureChecks {
         return Check.compare(
                 "roof.deck",
                 "Deck between members",
-                Show.number(utilisation, 2) + " at " + deck.from() + " to " + deck.to() + ", "
+                used(deck.from() + " to " + deck.to(), utilisation) + " in "
                         + deck.after().governing(),
-                "1.00",
+                WHOLE,
                 utilisation,
                 new Place("bay " + bay, Place.Kind.BAYS, List.of(deck.bay())),
                 "a strip as a simple span under the feet on it",
@@ -210,7 +217,7 @@ final class StructureChecks {
             missing.add("the moment their section takes, which a load table does not say");
         }
         if (checked.set().connection() == null) {
-            missing.add("what their ends may hand on");
+            missing.add("allowable end uplift");
         }
         boolean over = worst != null && worst.uplift().utilisation() > 1;
         if (!missing.isEmpty() && !over) {
@@ -237,9 +244,8 @@ final class StructureChecks {
         return Check.compare(
                 id,
                 title,
-                Show.number(worst.uplift().utilisation(), 2) + " at "
-                        + worst.line().number(),
-                "1.00",
+                used(worst.line().number(), worst.uplift().utilisation()),
+                WHOLE,
                 worst.uplift().utilisation(),
                 null,
                 source,
@@ -338,7 +344,7 @@ final class StructureChecks {
         return Check.stated(
                 "roof.works-" + work.id(),
                 "Strengthening seen done: " + name,
-                signature + figures + ", " + photos + (photos == 1 ? " photograph" : " photographs"),
+                signature + figures + ", " + Show.count(photos, "photograph"),
                 "photographed, and signed off by an engineer",
                 verdict,
                 "strengthening chosen in " + where,

@@ -385,9 +385,7 @@ final class SurveyChecks {
         }
         SightLines lines = SightLines.of(job, design.plan(), design.layout());
         List<Integer> seen = lines.seen();
-        Place place = seen.isEmpty()
-                ? null
-                : new Place(seen.size() + (seen.size() == 1 ? " module" : " modules"), Place.Kind.MODULES, seen);
+        Place place = seen.isEmpty() ? null : new Place(Show.count(seen.size(), "module"), Place.Kind.MODULES, seen);
         checks.add(new Check(
                 "sight.seen",
                 "Array not seen from the ground",

@@ -11,7 +11,7 @@ import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
-/** Whether what a visit wrote down can be: legs of ways for cables, and photographs it says were taken. */
+/** Whether what a visit wrote down can be: legs of cable routes, and photographs it says were taken. */
 final class VisitChecks {
     private VisitChecks() {}
 
@@ -44,7 +44,7 @@ final class VisitChecks {
             if (Limits.above(straight, leg.length().si())) {
                 checks.add(stated(
                         "survey.leg-" + r.id() + "-" + (i + 1),
-                        "Length of a way for cables",
+                        "Length of a cable route",
                         r.name() + ", leg " + (i + 1) + ": "
                                 + Show.both(
                                         units,

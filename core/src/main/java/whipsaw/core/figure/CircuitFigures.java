@@ -42,7 +42,7 @@ final class CircuitFigures {
         StringLimits s = design.circuits().limits();
         ModuleType module = design.job().array().module();
         InverterType inverter = design.job().electrical().inverter();
-        return Working.of("strings.longest", "Longest legal string", s.longest() + " modules")
+        return Working.of("strings.longest", "Longest legal string", Show.count(s.longest(), "module"))
                 .step(
                         "V_oc,cold",
                         "open-circuit voltage at the record low",
@@ -97,7 +97,7 @@ final class CircuitFigures {
     static Working shortest(Design design) {
         StringLimits s = design.circuits().limits();
         ModuleType module = design.job().array().module();
-        return Working.of("strings.shortest", "Shortest working string", s.shortest() + " modules")
+        return Working.of("strings.shortest", "Shortest working string", Show.count(s.shortest(), "module"))
                 .step(
                         "T_c",
                         "hot cell",
@@ -124,7 +124,7 @@ final class CircuitFigures {
                         "N_min",
                         "whole modules",
                         "{V_mppt} / {V_mp,hot}",
-                        s.shortest() + " modules",
+                        Show.count(s.shortest(), "module"),
                         "rounded up",
                         Term.data(
                                 "V_mppt",

@@ -103,7 +103,7 @@ final class FaceFigures {
                         engineer,
                         "not by a method: " + wind.missing(),
                         Term.computed("p_e", "by an engineer", engineer, null))
-                .note("Enter the engineer's net uplift under What carries it, loads of pitched faces.")
+                .note("Enter the engineer's net uplift under Structure, loads of pitched faces.")
                 .build();
     }
 
@@ -263,10 +263,10 @@ final class FaceFigures {
                         + Show.both(units, Dimension.FORCE, u.withEndN()),
                 "at the level of the combination",
                 set.connection() == null
-                        ? Term.byRule("R_c", "what an end may hand on", "not given", "entered with the members")
+                        ? Term.byRule("R_c", "allowable end uplift", "not given", "entered with the members")
                         : Term.given(
                                 "R_c",
-                                "what an end may hand on",
+                                "allowable end uplift",
                                 Show.both(
                                         units, Dimension.FORCE, set.connection().si()),
                                 set.connection()));

@@ -38,7 +38,7 @@ final class FloorFigures {
         if (least != null) {
             more.add(Step.of(
                     "p_min",
-                    "least design uplift",
+                    "minimum design uplift",
                     "{p_min}",
                     Show.both(units, Dimension.LOAD, least.si()),
                     governs(p, least.si()),

@@ -175,7 +175,7 @@ final class HoldDownFigures {
                 .note(
                         design.job().site().leastUplift() == null
                                 ? "No minimum design pressure is applied; where the adopted code asks for one it can govern."
-                                : "The least design uplift of the job is below.")
+                                : "The minimum design uplift of the job is below.")
                 .build();
     }
 
@@ -206,8 +206,7 @@ final class HoldDownFigures {
         Job job = design.job();
         UnitSystem units = job.project().units();
         String method = b.hold().factors().words();
-        String blocks = b.blocksNeeded()
-                + (b.blocksNeeded() == 1 ? " block" : " blocks")
+        String blocks = Show.count(b.blocksNeeded(), "block")
                 + (b.full() ? " needed, " + b.blocksPlaced() + (b.attached() ? " and attachments" : " fit") : "");
         Working.Builder w =
                 Working.of("ballast/" + position.number(), "Ballast of position " + position.number(), blocks);

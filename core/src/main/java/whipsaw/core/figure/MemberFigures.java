@@ -312,12 +312,12 @@ final class MemberFigures {
     private void bearing() {
         MemberState.Part b = member.after().bearing();
         if (Double.isNaN(b.limit())) {
-            w.note("What an end may set down on its support is not entered: bearing is not checked.");
+            w.note("The allowable end reaction is not entered: bearing is not checked.");
             return;
         }
         steps.compare(
                 "R",
-                "set down at an end, against what it may bear",
+                "end reaction against the allowable",
                 Show.both(units, Dimension.FORCE, b.effect()),
                 Show.both(units, Dimension.FORCE, b.limit()),
                 b,

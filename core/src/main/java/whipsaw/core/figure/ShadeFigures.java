@@ -174,7 +174,7 @@ final class ShadeFigures {
     }
 
     private static String modules(int n) {
-        return n + (n == 1 ? " module" : " modules");
+        return Show.count(n, "module");
     }
 
     private static String percent(double share) {

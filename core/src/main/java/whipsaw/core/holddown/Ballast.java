@@ -2,6 +2,7 @@ package whipsaw.core.holddown;
 
 import whipsaw.core.table.WindTables;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Show;
 
 /**
  * Weight that holds one position down against uplift and sliding.
@@ -93,7 +94,7 @@ public record Ballast(
 
     /** What the position gets, in words. */
     public String words() {
-        String blocks = blocksPlaced + (blocksPlaced == 1 ? " block" : " blocks");
+        String blocks = Show.count(blocksPlaced, "block");
         if (lacks()) {
             return blocks + ", " + blocksNeeded + " needed";
         }

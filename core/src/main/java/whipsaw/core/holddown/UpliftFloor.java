@@ -91,7 +91,7 @@ public record UpliftFloor(double leastPa, double share, Own own) {
             result = new PanelPressure.Raised(p, floor, own.words());
         }
         if (leastPa > result.upliftPa()) {
-            result = new PanelPressure.Raised(p, leastPa, "the least design uplift");
+            result = new PanelPressure.Raised(p, leastPa, "the minimum design uplift");
         }
         return result;
     }

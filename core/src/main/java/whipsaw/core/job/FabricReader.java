@@ -3,6 +3,7 @@ package whipsaw.core.job;
 import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
 
 /** Reads how a roof rises and what it is made of. */
 final class FabricReader {
@@ -71,7 +72,7 @@ final class FabricReader {
         for (Doc f : doc.objects("faces", "Faces", MOST_FACES)) {
             List<Job.Corner> corners = RoofReader.corners(f, "corners", "Corners", RoofReader.MOST_CORNERS);
             if (corners.size() < 3) {
-                f.problem("corners", "Face", corners.size() + " corners", "is too few: a face has 3 to 400");
+                f.problem("corners", "Face", Show.count(corners.size(), "corner"), "is too few: a face has 3 to 400");
             }
             faces.add(new RoofForm.DrawnFace(
                     corners,

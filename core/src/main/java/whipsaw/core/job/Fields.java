@@ -50,12 +50,12 @@ final class Fields {
     static final Field HILL_HEIGHT = of("Height of the hill", Dimension.ROOF_LENGTH, 1, 2000);
     static final Field HILL_HALF_LENGTH = of("From the crest to half its height", Dimension.ROOF_LENGTH, 1, 10_000);
     static final Field HILL_DISTANCE = of("From the crest to the building", Dimension.ROOF_LENGTH, -20_000, 20_000);
-    static final Field LEAST_UPLIFT = of("Least design uplift", Dimension.LOAD, 10, 5_000);
+    static final Field LEAST_UPLIFT = of("Minimum design uplift", Dimension.LOAD, 10, 5_000);
     static final Field FACE_UPLIFT = of("Net uplift of the wind on the faces", Dimension.LOAD, 0, 20_000);
     static final Field WIND_DOWN = of("Downward wind pressure, by an engineer", Dimension.LOAD, 0, 20_000);
     static final Field SEISMIC_WEIGHT = of("Seismic weight of the building", Dimension.MASS, 1_000, 1_000_000_000);
-    static final Field CONNECTION = of("Uplift one end may hand on", Dimension.FORCE, 50, 1_000_000);
-    static final Field BEARING = of("What one end may set down", Dimension.FORCE, 50, 5_000_000);
+    static final Field CONNECTION = of("Allowable end uplift", Dimension.FORCE, 50, 1_000_000);
+    static final Field BEARING = of("Allowable end reaction", Dimension.FORCE, 50, 5_000_000);
     static final Field DECK_STRIP = of("Width of a strip of deck", Dimension.PART_LENGTH, 0.05, 2);
     static final Field ATTACHMENT = of("What one attachment may take", Dimension.FORCE, 50, 200_000);
     static final Field CONSTRUCTION = of("Construction load allowed", Dimension.LOAD, 100, 50_000);

@@ -10,6 +10,7 @@ import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
 /**
@@ -282,7 +283,10 @@ public final class JobReader {
         List<Job.Corner> points = RoofReader.corners(doc, "points", "Points of the run", 200);
         if (points.size() < 2) {
             doc.problem(
-                    "points", "AC run", points.size() + " points", "needs at least the inverter point and one more");
+                    "points",
+                    "AC run",
+                    Show.count(points.size(), "point"),
+                    "needs at least the inverter point and one more");
         }
         Job.AcRun result = new Job.AcRun(
                 points,

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
 
 /** Reads the roof of a job document. */
 final class RoofReader {
@@ -89,7 +90,11 @@ final class RoofReader {
         List<Job.Corner> corners = corners(o, "corners", "Corners", MOST_CORNERS);
         if (shape.equals("polygon")) {
             if (corners.size() < 3) {
-                o.problem("corners", "Footprint", corners.size() + " corners", "is too few: a polygon has 3 to 400");
+                o.problem(
+                        "corners",
+                        "Footprint",
+                        Show.count(corners.size(), "corner"),
+                        "is too few: a polygon has 3 to 400");
                 return new Footprint(Footprint.Shape.POLYGON, x, y, x, y, List.of(), measured);
             }
             double left = corners.stream().mapToDouble(c -> c.x().si()).min().orElse(0);

@@ -38,7 +38,7 @@ final class SurveyReader {
             p.done();
         }
         List<Survey.Route> routes = new ArrayList<>();
-        for (Doc r : doc.objects("routes", "Ways for cables", MOST)) {
+        for (Doc r : doc.objects("routes", "Cable routes", MOST)) {
             routes.add(route(r));
             r.done();
         }

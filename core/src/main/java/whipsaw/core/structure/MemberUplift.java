@@ -8,7 +8,7 @@ package whipsaw.core.structure;
  * @param limitNm moment it takes with its lower flange free; NaN when not known
  * @param bareEndN largest uplift at an end on the bare roof
  * @param withEndN the same with modules on it
- * @param endLimitN what an end may hand on; NaN when not known
+ * @param endLimitN allowable end uplift; NaN when not known
  * @param peakPa largest net pressure on it, before factors
  * @param areaM2 it is reckoned with
  */

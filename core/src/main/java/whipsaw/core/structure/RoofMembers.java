@@ -150,7 +150,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             List<String> unknown =
                     set.bays().stream().filter(b -> !bays.contains(b)).toList();
             if (!unknown.isEmpty() && unknown.size() < set.bays().size()) {
-                missing.add("bay " + String.join(", ", unknown) + " of " + set.name() + ", which the roof has not");
+                missing.add("bay " + String.join(", ", unknown) + " of " + set.name() + ": no such bay on this roof");
             }
             members.sort(Comparator.comparing((Member m) -> m.ok())
                     .thenComparing(m -> -m.after().utilisation())
@@ -175,7 +175,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                     w.bays().stream().filter(b -> !bays.contains(b)).toList();
             if (!unknown.isEmpty()) {
                 missing.add("bay " + String.join(", ", unknown) + " of strengthening " + w.id()
-                        + ", which the roof has not");
+                        + ": no such bay on this roof");
             }
         }
         if (!down.known()) {

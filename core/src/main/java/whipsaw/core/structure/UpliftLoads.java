@@ -30,7 +30,7 @@ final class UpliftLoads {
         double area = spanM * Math.max(line.carriesM(), spanM / 3);
         MemberTables.Combination combination = tables.uplift(family);
         Lifts lifts = lifts(line, alongX, spanM, area, combination);
-        // what an end may hand on is an allowable load in ASCE 7, whatever the sections go by
+        // allowable end uplift is an allowable load in ASCE 7, whatever the sections go by
         Lifts ends = lifts(line, alongX, spanM, area, tables.uplift(MemberTables.allowable(family)));
         Structure.Members set = line.set();
         Section section = Section.of(set.type());

@@ -95,7 +95,7 @@ public final class Consequences {
                     "spread",
                     "A plate or sacrificial layer under every foot",
                     4 * layout.modules().size() + " plates for "
-                            + layout.modules().size() + " modules"
+                            + Show.count(layout.modules().size(), "module")
                             + (survey.text("spreaderSide").isEmpty()
                                     ? ", size not given"
                                     : ", " + survey.text("spreaderSide") + " square"),
@@ -200,7 +200,7 @@ public final class Consequences {
                         Kind.LATER,
                         "drift-" + o.id(),
                         "Clean modules in the drift of " + o.name(),
-                        in + " modules",
+                        Show.count(in, "module"),
                         "exhaust to " + o.conduct().exhaust().typed());
             }
         }

@@ -45,6 +45,11 @@ public final class Show {
     }
 
     /** A plain number with at most {@code decimals} decimals, without trailing zeros. */
+    /** So many of a thing, in the singular for one: {@code 1 string}, {@code 2 strings}. */
+    public static String count(long n, String thing) {
+        return n + " " + thing + (n == 1 ? "" : "s");
+    }
+
     public static String number(double value, int decimals) {
         if (!Double.isFinite(value)) {
             return "none";

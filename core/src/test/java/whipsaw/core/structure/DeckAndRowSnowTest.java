@@ -64,7 +64,8 @@ class DeckAndRowSnowTest {
         assertThat(tight.after().utilisation()).isGreaterThanOrEqualTo(1.5 - 1e-9);
         assertThat(check(d, "roof.members-j").verdict()).isEqualTo(Verdict.FAILS);
         String key = "member/j/" + tight.line().number();
-        assertThat(new Figures(d, Jobs.SOLVER.tables()).working(key).toString()).contains("set down at an end");
+        assertThat(new Figures(d, Jobs.SOLVER.tables()).working(key).toString())
+                .contains("end reaction against the allowable");
         // two side by side bear on twice the length
         Map<String, Object> doubled = bearing(most / 1.5 + " N");
         doubled.put("works", List.of(Map.of("id", "w", "members", "j", "kind", "double")));

@@ -189,7 +189,7 @@ class StructureFlowTest extends ServedTest {
             assertThat(page.locator("#titleblock")).containsText("ASCE 7-22");
             // a hill needs all of its values, and then gives the factor
             page.locator("[data-path='$.site.hill.shape']").selectOption("ridge");
-            assertThat(page.locator(".fault").filter(new Locator.FilterOptions().setHasText("all of these")))
+            assertThat(page.locator(".fault").filter(new Locator.FilterOptions().setHasText("Fill in all fields")))
                     .hasCount(1);
             set(page, "$.site.hill.height", "80 ft");
             set(page, "$.site.hill.halfLength", "90 m");

@@ -133,7 +133,7 @@ class JobFlowTest extends ServedTest {
         openSection("roof");
         field("$.roof.allowance.load").fill("");
         field("$.roof.allowance.load").blur();
-        assertThat(page.locator("[data-object='$.roof.allowance']")).containsText("all of these");
+        assertThat(page.locator("[data-object='$.roof.allowance']")).containsText("Fill in all fields");
         field("$.roof.allowance.givenBy").fill("");
         field("$.roof.allowance.date").fill("");
         field("$.roof.allowance.date").blur();

@@ -76,9 +76,13 @@ public final class Torture {
         }
         Path dir = Files.createTempDirectory("whipsaw-torture");
         Torture torture = new Torture(dir);
-        torture.suffer(asked);
         ServerTorture served = new ServerTorture(dir);
-        served.suffer(asked.get("hostile"), asked.get("fuzz"), asked.get("minutes"));
+        try {
+            torture.suffer(asked);
+            served.suffer(asked.get("hostile"), asked.get("fuzz"), asked.get("minutes"));
+        } catch (Exception e) {
+            torture.losses.add("ended early: " + e);
+        }
         torture.told.forEach((what, count) -> System.out.println(count + "  " + what));
         served.told().forEach(System.out::println);
         List<String> losses = new ArrayList<>(torture.losses);

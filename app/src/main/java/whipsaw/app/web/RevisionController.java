@@ -126,7 +126,7 @@ public class RevisionController {
     private static String said(Design design, String id) {
         return design.checks().stream()
                 .filter(c -> c.id().equals(id))
-                .map(c -> c.verdict().mark() + " " + c.verdict().words() + ": " + c.demand() + " of " + c.capacity())
+                .map(c -> c.verdict().mark() + " " + c.verdict().words() + ": " + c.sum())
                 .findFirst()
                 .orElse("does not arise");
     }

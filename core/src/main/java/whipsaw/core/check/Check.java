@@ -2,6 +2,7 @@ package whipsaw.core.check;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import whipsaw.core.units.Limits;
 
 /**
@@ -37,6 +38,20 @@ public record Check(
     /** Whether demand and capacity are two amounts of one thing. */
     public boolean isRatio() {
         return !Double.isNaN(utilisation);
+    }
+
+    /** All of a member: the capacity of a check whose demand is its share. */
+    public static final String WHOLE = "100 %";
+
+    /** Demand against capacity in words. */
+    public String sum() {
+        if (!isRatio()) {
+            return demand + (capacity.equals(WHOLE) ? "" : "; wanted: " + capacity);
+        }
+        // a share says what it is a share of
+        return capacity.equals(WHOLE)
+                ? demand
+                : demand + " of " + capacity + " = " + String.format(Locale.ROOT, "%.2f", utilisation);
     }
 
     /** The worst first. */

@@ -23,7 +23,6 @@ import whipsaw.core.units.UnitSystem;
 
 /** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
 final class StructureChecks {
-    private static final String WHOLE = "100 %";
     private static final String SOURCE =
             "simple spans under the roof and the feet of the array, under gravity and with wind";
 
@@ -146,7 +145,7 @@ final class StructureChecks {
                     "roof.members-" + id,
                     title,
                     words + ", without wind",
-                    WHOLE,
+                    Check.WHOLE,
                     Double.NaN,
                     Verdict.NOT_ESTABLISHED,
                     place,
@@ -160,7 +159,7 @@ final class StructureChecks {
                     "roof.members-" + id,
                     title,
                     words,
-                    WHOLE,
+                    Check.WHOLE,
                     Double.NaN,
                     Verdict.CLOSE,
                     place,
@@ -173,7 +172,7 @@ final class StructureChecks {
                 "roof.members-" + id,
                 title,
                 words,
-                WHOLE,
+                Check.WHOLE,
                 utilisation,
                 place,
                 SOURCE,
@@ -190,7 +189,7 @@ final class StructureChecks {
                 "Deck between members",
                 used(deck.from() + " to " + deck.to(), utilisation) + " in "
                         + deck.after().governing(),
-                WHOLE,
+                Check.WHOLE,
                 utilisation,
                 new Place("bay " + bay, Place.Kind.BAYS, List.of(deck.bay())),
                 "a strip as a simple span under the feet on it",
@@ -245,7 +244,7 @@ final class StructureChecks {
                 id,
                 title,
                 used(worst.line().number(), worst.uplift().utilisation()),
-                WHOLE,
+                Check.WHOLE,
                 worst.uplift().utilisation(),
                 null,
                 source,

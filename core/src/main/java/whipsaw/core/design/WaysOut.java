@@ -56,7 +56,7 @@ public final class WaysOut {
         public String outcome() {
             return after == null
                     ? "the check no longer arises"
-                    : after.verdict().words() + ": " + after.demand() + " of " + after.capacity();
+                    : after.verdict().words() + ": " + after.sum();
         }
     }
 

@@ -30,8 +30,8 @@ final class DeckFigures {
         Working.Builder w = Working.of(
                         "roof.deck",
                         "Deck from " + d.from() + " to " + d.to(),
-                        Show.number(after.utilisation(), 2) + " of what it takes, by " + after.governing() + "; "
-                                + Show.number(d.before().utilisation(), 2) + " without the array")
+                        Show.number(100 * after.utilisation(), 1) + " % in " + after.governing() + "; "
+                                + Show.number(100 * d.before().utilisation(), 1) + " % without the array")
                 .step(
                         "L",
                         "from member to member",

@@ -39,10 +39,10 @@ final class MemberFigures {
         this.w = Working.of(
                 key,
                 set.set().name() + " " + member.line().number(),
-                Show.number(member.after().utilisation(), 2) + " of what it takes, by "
+                Show.number(100 * member.after().utilisation(), 1) + " % in "
                         + member.after().governing() + "; "
-                        + Show.number(member.before().utilisation(), 2)
-                        + " without the array");
+                        + Show.number(100 * member.before().utilisation(), 1)
+                        + " % without the array");
         this.steps = new PartSteps(w, units);
     }
 

@@ -12,6 +12,7 @@ import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.catalogue.Plausibility;
+import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.units.UnitSystem;
@@ -82,7 +83,7 @@ public class CatalogueService {
                 }
             }
         } catch (IOException | UncheckedIOException | IllegalStateException e) {
-            throw new IllegalArgumentException("it is no CSV: " + e.getMessage());
+            throw new IllegalArgumentException(CsvRows.NOT_CSV);
         }
         if (rows.isEmpty()) {
             throw new IllegalArgumentException("no line after the header");

@@ -14,6 +14,10 @@ import org.apache.commons.csv.CSVRecord;
 
 /** Comma-separated values: first line the column names, lines with {@code #} left out. */
 public final class CsvRows {
+    /** What is wrong with a text that cannot be taken apart into cells. */
+    public static final String NOT_CSV =
+            "it is no CSV: a cell in quotes is not closed, or something stands after its closing quote";
+
     private static final CSVFormat FORMAT = CSVFormat.DEFAULT
             .builder()
             .setHeader()
@@ -41,7 +45,7 @@ public final class CsvRows {
                 rows.add(record.toMap());
             }
         } catch (IOException | UncheckedIOException e) {
-            throw new IllegalArgumentException("it is no CSV: " + e.getMessage());
+            throw new IllegalArgumentException(NOT_CSV);
         }
         return rows;
     }

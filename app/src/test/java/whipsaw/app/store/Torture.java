@@ -348,10 +348,11 @@ public final class Torture {
         try (Connection c = DriverManager.getConnection(StoredFile.url(database));
                 Statement s = c.createStatement();
                 ResultSet r = s.executeQuery("select json_extract(document, '$.project.preparedBy'),"
-                        + " json_extract(document, '$.project.name'), words from revision")) {
+                        + " json_extract(document, '$.project.name'), words, kind from revision")) {
             while (r.next()) {
                 String edit = r.getString(1);
-                if (edit != null && edit.startsWith("edit ")) {
+                // a job file that was taken in carries the last edit of the job it was made from
+                if (edit != null && edit.startsWith("edit ") && r.getString(4).equals("edit")) {
                     times.merge(edit, 1, Integer::sum);
                     damaged += r.getString(3).contains(edit) ? 0 : 1;
                 }

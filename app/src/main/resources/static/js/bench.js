@@ -4,7 +4,7 @@ import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
-import { token } from "./token.js";
+import { freshKey, token } from "./token.js";
 import { forgetWays, offerWays } from "./ways.js";
 import * as working from "./working.js";
 import * as zones from "./zones.js";
@@ -36,7 +36,7 @@ async function post(path, body, accept = "application/json, text/html") {
 
 /** One edit has one key however often it is sent: an answer that was lost on the way is asked for again. */
 async function postOnce(path, body) {
-  const keyed = { ...body, key: Array.from(crypto.getRandomValues(new Uint8Array(12)), (n) => n.toString(16).padStart(2, "0")).join("") };
+  const keyed = { ...body, key: freshKey() };
   for (const wait of [300, 1200]) {
     try {
       return await post(path, keyed);
@@ -300,7 +300,7 @@ function objectChange(group, input) {
     return [{ op: "remove", path }];
   }
   if (given < needed.length) {
-    input.closest(".entryline").querySelector(".fault").textContent = "Fill in all fields to save; empty all of them to remove it.";
+    input.closest(".entryline").querySelector(".fault").textContent = "Fill in all fields to save; clear all of them to remove this.";
     return null;
   }
   const value = {};

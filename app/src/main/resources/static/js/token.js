@@ -28,3 +28,8 @@ document.addEventListener("submit", ({ target }) => {
   const field = target.querySelector("input[name=window]") ?? target.appendChild(Object.assign(document.createElement("input"), { type: "hidden", name: "window" }));
   field.value = windowName();
 });
+
+/** A key nobody else has, for a request that may be sent again or stopped. */
+export function freshKey() {
+  return Array.from(crypto.getRandomValues(new Uint8Array(12)), (n) => n.toString(16).padStart(2, "0")).join("");
+}

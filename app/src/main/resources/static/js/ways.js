@@ -1,5 +1,5 @@
 // Ways out of a check that does not pass.
-import { token } from "./token.js";
+import { freshKey, token } from "./token.js";
 
 /** The ways out being looked for; the server need not go on when nobody waits for them. */
 let asked = null;
@@ -21,7 +21,7 @@ window.addEventListener("pagehide", stopAsking);
 /** Ways out of a check that does not pass, solved on the server; each is one change. */
 export async function offerWays(slug, check) {
   stopAsking();
-  const mine = { name: crypto.randomUUID(), abort: new AbortController() };
+  const mine = { name: freshKey(), abort: new AbortController() };
   asked = mine;
   const place = document.getElementById("ways");
   place.replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "Looking for ways out…" }));

@@ -5,8 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import whipsaw.app.entry.InputNames;
 import whipsaw.app.store.CatalogueStore;
@@ -37,6 +37,7 @@ import whipsaw.core.structure.SignOff;
 /** Opens, changes and previews jobs: document in, design out, one revision per accepted change. */
 @Service
 public class JobService {
+    private static final int LOCKS = 64;
     private static final int KEPT = 24;
 
     private final JobStore store;
@@ -44,8 +45,9 @@ public class JobService {
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
 
-    /** What changes of a job wait for. */
-    private final Map<String, Object> writing = new ConcurrentHashMap<>();
+    /** What changes of a job wait for; a few jobs share one, and names of jobs that are not there take no room. */
+    private final List<Object> writing =
+            Stream.generate(Object::new).limit(LOCKS).toList();
 
     /** Designs of documents already solved, by job and revision shown. */
     private final Map<String, Design> solved = Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
@@ -246,7 +248,7 @@ public class JobService {
      */
     public Shown change(String slug, Asked asked, List<DocumentPatch.Change> changes) {
         // one after the other: a change that is solved while another is stored would have to be solved again
-        synchronized (writing.computeIfAbsent(slug, s -> new Object())) {
+        synchronized (writing.get(Math.floorMod(slug.hashCode(), LOCKS))) {
             return inTurn(slug, asked, changes);
         }
     }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.BooleanSupplier;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 
 /** Searches that are under way: each has a time, and ends sooner when the page that asked for it no longer waits. */
@@ -15,6 +16,9 @@ public class Running {
     public static final int MOST_S = 15;
 
     private static final int KEPT = 50;
+
+    /** Names as pages make them; any other is none. */
+    private static final Pattern NAME = Pattern.compile("[0-9a-f-]{1,40}");
 
     private final Map<String, AtomicBoolean> stopped = Collections.synchronizedMap(new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
@@ -33,8 +37,9 @@ public class Running {
      */
     public BooleanSupplier begun(String ask) {
         long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(MOST_S);
-        AtomicBoolean gone =
-                ask.isEmpty() ? new AtomicBoolean() : stopped.computeIfAbsent(ask, a -> new AtomicBoolean());
+        AtomicBoolean gone = NAME.matcher(ask).matches()
+                ? stopped.computeIfAbsent(ask, a -> new AtomicBoolean())
+                : new AtomicBoolean();
         return () -> gone.get() || System.nanoTime() > until;
     }
 
@@ -44,7 +49,7 @@ public class Running {
      * @param ask name of it
      */
     public void stop(String ask) {
-        if (!ask.isEmpty()) {
+        if (NAME.matcher(ask).matches()) {
             stopped.computeIfAbsent(ask, a -> new AtomicBoolean()).set(true);
         }
     }

@@ -1,12 +1,13 @@
 package whipsaw.app.job;
 
-import java.math.BigDecimal;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.springframework.stereotype.Component;
+import whipsaw.app.store.Hash;
+import whipsaw.app.store.Json;
 
 /**
  * Changes that the server offered, with what the history says of them: a page sends back the changes and never the words,
@@ -48,32 +49,21 @@ public class Suggested {
         return offers.get(key(slug, changes));
     }
 
+    /** Short whatever the size of the changes: some hold a whole roof. */
     private static String key(String slug, Object changes) {
-        StringBuilder text = new StringBuilder(slug);
-        write(changes, text);
-        return text.toString();
+        return Hash.sha256(slug + '\n' + Json.write(plain(changes)));
     }
 
-    /** The same text for the same value, in whatever order and however its numbers are written. */
-    private static void write(Object value, StringBuilder text) {
+    /** The same tree for the same value, in whatever order and however its numbers are written. */
+    private static Object plain(Object value) {
         if (value instanceof Map<?, ?> map) {
             Map<String, Object> sorted = new TreeMap<>();
-            map.forEach((k, v) -> sorted.put(String.valueOf(k), v));
-            sorted.forEach((k, v) -> {
-                text.append('{').append(k).append(':');
-                write(v, text);
-                text.append('}');
-            });
-        } else if (value instanceof List<?> list) {
-            list.forEach(v -> {
-                text.append('[');
-                write(v, text);
-                text.append(']');
-            });
-        } else if (value instanceof Number number) {
-            text.append(new BigDecimal(number.toString()).stripTrailingZeros().toPlainString());
-        } else {
-            text.append('"').append(value).append('"');
+            map.forEach((k, v) -> sorted.put(String.valueOf(k), plain(v)));
+            return sorted;
         }
+        if (value instanceof List<?> list) {
+            return list.stream().map(Suggested::plain).toList();
+        }
+        return value instanceof Number number ? (Object) number.doubleValue() : value;
     }
 }

@@ -97,11 +97,11 @@ final class ChildProcess {
     String why() {
         int code = late ? ReadingChild.TOO_LONG : ended();
         return switch (code) {
-            case ReadingChild.OUT_OF_MEMORY -> "takes more memory to read than is given to a file (" + HEAP_MB
-                    + " MB): save it smaller or simpler";
-            case ReadingChild.TOO_LONG -> "takes longer to read than is given to a file (" + ReadingChild.CPU_S
-                    + " s of computing): save it smaller or simpler";
-            default -> "cannot be read: it is damaged or of another kind";
+            case ReadingChild.OUT_OF_MEMORY -> "needs more memory to read than the limit (" + HEAP_MB
+                    + " MB): save a smaller or simpler file";
+            case ReadingChild.TOO_LONG -> "takes longer to read than the limit (" + ReadingChild.CPU_S
+                    + " s of computing): save a smaller or simpler file";
+            default -> ReadingChild.DAMAGED;
         };
     }
 

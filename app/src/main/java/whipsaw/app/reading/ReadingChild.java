@@ -28,6 +28,9 @@ public final class ReadingChild {
     /** The command that starts it; nobody types it. */
     public static final String COMMAND = "read-files";
 
+    /** What is said of a file that fails in no way its reader knows. */
+    static final String DAMAGED = "cannot be read: it is damaged or of another kind";
+
     static final byte AWAKE = 'r';
     static final int OUT_OF_MEMORY = 3;
     static final int TOO_LONG = 4;
@@ -202,6 +205,6 @@ public final class ReadingChild {
 
     private static void refuse(DataOutputStream out, RuntimeException e, boolean inWords) throws IOException {
         out.writeBoolean(true);
-        out.writeUTF(inWords ? e.getMessage() : "cannot be read: it is damaged or of another kind");
+        out.writeUTF(inWords ? e.getMessage() : DAMAGED);
     }
 }

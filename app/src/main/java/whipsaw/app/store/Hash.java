@@ -6,10 +6,11 @@ import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 
 /** SHA-256 as hexadecimal. */
-final class Hash {
+public final class Hash {
     private Hash() {}
 
-    static String sha256(String text) {
+    /** Of a text in UTF-8. */
+    public static String sha256(String text) {
         return sha256(text.getBytes(StandardCharsets.UTF_8));
     }
 

@@ -7,6 +7,7 @@ import java.util.Map;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
+import tools.jackson.core.exc.StreamConstraintsException;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.ObjectMapper;
 import tools.jackson.databind.SerializationFeature;
@@ -80,7 +81,11 @@ public final class Json {
                             + ", column "
                             + e.getLocation().getColumnNr()
                             + ": ";
-            throw new NotJson(where + e.getOriginalMessage());
+            String why = e instanceof StreamConstraintsException
+                    ? "it is nested deeper than " + DEEPEST + " levels, or has a text of more than " + LONGEST_TEXT
+                            + " characters or a number that is too long"
+                    : e.getOriginalMessage();
+            throw new NotJson(where + why);
         }
     }
 

@@ -32,8 +32,6 @@ class BodyReader extends OncePerRequestFilter {
     /** A whole body has to have come in this time, less than the container waits for the next byte. */
     private static final long BODY_MS = 15_000;
 
-    private static final int MOST_BYTES = 5_000_000;
-
     /** All bodies together that are not yet complete. */
     private static final long MOST_TOGETHER = 60_000_000;
 
@@ -107,8 +105,8 @@ class BodyReader extends OncePerRequestFilter {
                 }
                 read.write(piece, 0, got);
                 if (together.addAndGet(got) > MOST_TOGETHER) {
-                    refuse(503, "the server takes in too much at once: try again in 20 s; nothing was stored");
-                } else if (read.size() > MOST_BYTES) {
+                    refuse(503, "the server is receiving too much at once: try again in 20 s; nothing was stored");
+                } else if (read.size() > UploadLimits.TEXT_BYTES) {
                     refuse(413, "what was sent is over 5 MB: split it, or leave out what is not needed");
                 } else if (System.nanoTime() > until) {
                     slow();
@@ -139,7 +137,8 @@ class BodyReader extends OncePerRequestFilter {
         private void slow() {
             refuse(
                     408,
-                    "what was sent did not come whole within " + BODY_MS / 1000 + " s: try again; nothing was stored");
+                    "the request did not arrive in full within " + BODY_MS / 1000
+                            + " s: try again; nothing was stored");
         }
 
         private void refuse(int status, String words) {

@@ -20,14 +20,14 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class CloseUnread implements WebServerFactoryCustomizer<ConfigurableTomcatWebServerFactory> {
+    private static final int PATIENT_AT_ONCE = 4;
+    private static final long PATIENCE_NS = TimeUnit.SECONDS.toNanos(10);
+    private static final Semaphore PATIENT = new Semaphore(PATIENT_AT_ONCE);
+
     @Override
     public void customize(ConfigurableTomcatWebServerFactory factory) {
         factory.addEngineValves(new Valve());
     }
-
-    private static final int PATIENT_AT_ONCE = 4;
-    private static final long PATIENCE_NS = TimeUnit.SECONDS.toNanos(10);
-    private static final Semaphore PATIENT = new Semaphore(PATIENT_AT_ONCE);
 
     /**
      * Throws away the rest of an upload that has been answered.

@@ -22,8 +22,8 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * How much runs at once: what takes memory and time waits for its turn, uploads hold only a part of the server, and
- * whoever waits too long is told when to try again. Other bodies are taken in by {@link BodyReader}.
+ * How much runs at once: what takes memory and time waits for its turn, uploads and changes hold only a part of the
+ * server, and whoever waits too long is told when to try again. Bodies of changes are taken in by {@link BodyReader}.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 4)
@@ -34,11 +34,12 @@ class Gate extends OncePerRequestFilter {
 
     private static final int HEAVY_AT_ONCE = 2;
     private static final int UPLOADS_AT_ONCE = 4;
+    private static final int CHANGES_AT_ONCE = 6;
 
     /** As many wait for a turn of each kind; the pages have the other threads for themselves. */
     private static final int WAIT_AT_MOST = 8;
 
-    private static final int HEAVY_WAIT_S = 20;
+    private static final int WAIT_S = 20;
     private static final int UPLOAD_WAIT_S = 5;
 
     /** A whole upload has to have come in this time. */
@@ -48,6 +49,7 @@ class Gate extends OncePerRequestFilter {
     private static final String BUSY = "/busy";
 
     private final Semaphore heavy = new Semaphore(HEAVY_AT_ONCE, true);
+    private final Semaphore changes = new Semaphore(CHANGES_AT_ONCE, true);
     private final Semaphore uploads = new Semaphore(UPLOADS_AT_ONCE, true);
 
     /** Too much runs at once. */
@@ -55,7 +57,7 @@ class Gate extends OncePerRequestFilter {
         private static final long serialVersionUID = 1L;
 
         Busy() {
-            super("the server is busy with other work: try again in " + HEAVY_WAIT_S + " s; nothing was stored");
+            super("the server is busy with other work: try again in " + WAIT_S + " s; nothing was stored");
         }
     }
 
@@ -72,14 +74,16 @@ class Gate extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         boolean upload = UploadLimits.isUpload(request);
-        boolean work = !upload && HEAVY.matcher(request.getRequestURI()).find();
-        if (!upload && !work) {
+        boolean change = !upload && RequestBody.of(request) != null;
+        boolean work =
+                !upload && !change && HEAVY.matcher(request.getRequestURI()).find();
+        if (!upload && !change && !work) {
             chain.doFilter(request, response);
             return;
         }
-        Semaphore turn = upload ? uploads : heavy;
-        if (turn.getQueueLength() >= WAIT_AT_MOST || !taken(turn, work ? HEAVY_WAIT_S : UPLOAD_WAIT_S)) {
-            response.setHeader("Retry-After", String.valueOf(HEAVY_WAIT_S));
+        Semaphore turn = upload ? uploads : change ? changes : heavy;
+        if (turn.getQueueLength() >= WAIT_AT_MOST || !taken(turn, upload ? UPLOAD_WAIT_S : WAIT_S)) {
+            response.setHeader("Retry-After", String.valueOf(WAIT_S));
             HttpServletRequest told = upload ? new UploadLimits.WithoutBody(request) : request;
             request.getRequestDispatcher(BUSY).forward(told, response);
             if (upload) {

@@ -22,6 +22,10 @@ import whipsaw.app.store.StoreException;
 public class UploadLimits extends OncePerRequestFilter {
     private static final long MB = 1_000_000;
     private static final long TEXT_MB = 5;
+
+    /** The most that is taken in without a file. */
+    static final long TEXT_BYTES = TEXT_MB * MB;
+
     private static final Pattern PICTURE =
             Pattern.compile("/jobs/[^/]+/((pins|works|routes/[^/]+)/[^/]+/photos|underlay)");
     private static final Pattern DRAWING = Pattern.compile("/jobs/[^/]+/import");
@@ -77,7 +81,10 @@ public class UploadLimits extends OncePerRequestFilter {
      * @return by its content type
      */
     static boolean isUpload(HttpServletRequest request) {
-        return String.valueOf(request.getContentType()).startsWith("multipart/");
+        String method = request.getMethod();
+        return !method.equals("GET")
+                && !method.equals("HEAD")
+                && String.valueOf(request.getContentType()).startsWith("multipart/");
     }
 
     private static Limit limit(String path) {
@@ -93,9 +100,9 @@ public class UploadLimits extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        String type = String.valueOf(request.getContentType());
+        boolean upload = isUpload(request);
         long size = request.getContentLengthLong();
-        if (type.startsWith("multipart/")) {
+        if (upload) {
             Limit limit = limit(request.getRequestURI());
             if (size > limit.megabytes() * MB + FORM) {
                 String words = String.format(
@@ -110,7 +117,7 @@ public class UploadLimits extends OncePerRequestFilter {
                 return;
             }
         }
-        if (!type.startsWith("multipart/") && size > TEXT_MB * MB) {
+        if (!upload && size > TEXT_BYTES) {
             request.setAttribute(
                     WORDS,
                     String.format(

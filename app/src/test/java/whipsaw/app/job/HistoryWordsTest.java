@@ -55,6 +55,24 @@ class HistoryWordsTest extends ServedTest {
         assertThat(newest().words()).isEqualTo(HtmlUtils.htmlUnescape(way.group(1)));
     }
 
+    /** The same change is known whatever the order of its keys and the look of its numbers, and no other one is. */
+    @Test
+    void onlyTheChangeThatWasOfferedHasItsWords() {
+        Suggested offers = new Suggested();
+        offers.offer("a", List.of(Map.of("op", "set", "path", "$.x", "value", List.of(10, "b"))), "words");
+        assertThat(offers.words("a", Json.list("[{\"value\":[10.0,\"b\"],\"path\":\"$.x\",\"op\":\"set\"}]")))
+                .isEqualTo("words");
+        for (String other : List.of(
+                "[{\"value\":[10,\"c\"],\"path\":\"$.x\",\"op\":\"set\"}]",
+                "[{\"value\":[[10,\"b\"]],\"path\":\"$.x\",\"op\":\"set\"}]",
+                "[{\"value\":1e999,\"path\":\"$.x\",\"op\":\"set\"}]",
+                "[null,[]]")) {
+            assertThat(offers.words("a", Json.list(other))).as(other).isNull();
+        }
+        assertThat(offers.words("b", List.of(Map.of("op", "set", "path", "$.x", "value", List.of(10, "b")))))
+                .isNull();
+    }
+
     @Test
     void aSearchNobodyWaitsForEnds() {
         Running running = server.bean(Running.class);

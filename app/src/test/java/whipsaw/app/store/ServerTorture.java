@@ -9,7 +9,10 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
@@ -167,28 +170,27 @@ final class ServerTorture {
 
     private void load(int minutes) throws Exception {
         ChildServer server = server("load");
-        long until = System.nanoTime() + TimeUnit.MINUTES.toNanos(minutes);
         List<Double> reads = Collections.synchronizedList(new ArrayList<>());
         List<Double> edits = Collections.synchronizedList(new ArrayList<>());
         AtomicInteger conflicts = new AtomicInteger();
-        List<Thread> all = new ArrayList<>();
+        ScheduledExecutorService people = Executors.newScheduledThreadPool(READERS + EDITORS);
         try {
             for (int i = 0; i < READERS; i++) {
-                int number = i;
-                all.add(new Thread(() -> read(server, number, until, reads)));
+                HttpClient http = HttpClient.newHttpClient();
+                every(people, i * PAUSE_MS / READERS, () -> read(server, http, reads));
             }
             for (int i = 0; i < EDITORS; i++) {
-                int number = i;
-                all.add(new Thread(() -> edit(server, number, until, edits, conflicts)));
+                Editor editor = new Editor(server, i, edits, conflicts);
+                every(people, i * PAUSE_MS / EDITORS, editor::edit);
             }
-            all.forEach(Thread::start);
             long most = 0;
-            for (Thread thread : all) {
-                do {
-                    thread.join(500);
-                    most = Math.max(most, server.residentMb());
-                } while (thread.isAlive());
+            long until = System.nanoTime() + TimeUnit.MINUTES.toNanos(minutes);
+            while (System.nanoTime() < until) {
+                people.awaitTermination(500, TimeUnit.MILLISECONDS);
+                most = Math.max(most, server.residentMb());
             }
+            people.shutdown();
+            people.awaitTermination(1, TimeUnit.MINUTES);
             told.add(String.format(
                     "%d readers and %d editors for %d minutes: %d reads, half within %.2f s, 95 %% within %.2f s,"
                             + " the slowest %.1f s; %d edits, 95 %% within %.2f s, %d conflicts; server %d MB at most",
@@ -207,6 +209,7 @@ final class ServerTorture {
                 faults.add("reads are slower than wanted");
             }
         } finally {
+            people.shutdownNow();
             server.kill();
         }
     }
@@ -216,61 +219,83 @@ final class ServerTorture {
         return sorted.isEmpty() ? 0 : sorted.get((int) Math.min(sorted.size() - 1, share * sorted.size()));
     }
 
-    /** Opens the job again and again, as somebody does who looks at it. */
-    private void read(ChildServer server, int number, long until, List<Double> reads) {
-        HttpClient http = HttpClient.newHttpClient();
-        try {
-            Thread.sleep(number * (long) PAUSE_MS / READERS);
-            while (System.nanoTime() < until) {
-                long from = System.nanoTime();
-                int status = http.send(
-                                HttpRequest.newBuilder(server.address(JOB))
-                                        .header("Accept-Encoding", "gzip")
-                                        .build(),
-                                HttpResponse.BodyHandlers.discarding())
-                        .statusCode();
-                reads.add((System.nanoTime() - from) / 1e9);
-                if (status != 200) {
-                    faults.add("a read was answered with " + status);
-                }
-                Thread.sleep(PAUSE_MS);
-            }
-        } catch (IOException e) {
-            faults.add("a read failed: " + e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+    /** Does it again and again, with a pause between. */
+    private void every(ScheduledExecutorService people, int firstMs, Callable<Void> request) {
+        people.scheduleWithFixedDelay(
+                () -> {
+                    try {
+                        request.call();
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                    } catch (Exception e) {
+                        faults.add("a request failed: " + e);
+                    }
+                },
+                firstMs,
+                PAUSE_MS,
+                TimeUnit.MILLISECONDS);
     }
 
-    /** Changes a thing of its own again and again. */
-    private void edit(ChildServer server, int number, long until, List<Double> edits, AtomicInteger conflicts) {
-        try {
-            Matcher revision = REVISION.matcher(server.page());
-            String base = revision.find() ? revision.group(1) : "1";
-            for (int i = 0; System.nanoTime() < until; i++) {
-                String body = "{\"base\":" + base + ",\"soon\":true,\"changes\":[{\"op\":\"set\",\"path\":\""
-                        + THINGS.get(number) + "\",\"value\":\"" + (number < 2 ? "Desk " + i : 30 + i % 5 + " ft")
-                        + "\"}]}";
-                long from = System.nanoTime();
-                HttpResponse<String> answer = server.send(HttpRequest.newBuilder(server.address(JOB + "/change"))
-                        .header("Content-Type", "application/json")
-                        .POST(HttpRequest.BodyPublishers.ofString(body)));
-                edits.add((System.nanoTime() - from) / 1e9);
-                if (answer.statusCode() == 409) {
-                    conflicts.incrementAndGet();
-                    revision = REVISION.matcher(server.page());
-                } else if (answer.statusCode() == 200) {
-                    revision = REVISION.matcher(answer.body());
-                } else {
-                    faults.add("an edit was answered with " + answer.statusCode() + " " + answer.body());
-                }
-                base = revision.find() ? revision.group(1) : base;
-                Thread.sleep(PAUSE_MS);
+    /** Opens the job, as somebody does who looks at it. */
+    private Void read(ChildServer server, HttpClient http, List<Double> reads)
+            throws IOException, InterruptedException {
+        long from = System.nanoTime();
+        int status = http.send(
+                        HttpRequest.newBuilder(server.address(JOB))
+                                .header("Accept-Encoding", "gzip")
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding())
+                .statusCode();
+        reads.add((System.nanoTime() - from) / 1e9);
+        if (status != 200) {
+            faults.add("a read was answered with " + status);
+        }
+        return null;
+    }
+
+    /** Changes a thing of its own. */
+    private final class Editor {
+        private final ChildServer server;
+        private final int number;
+        private final List<Double> times;
+        private final AtomicInteger conflicts;
+        private String base = "";
+        private int made;
+
+        Editor(ChildServer server, int number, List<Double> times, AtomicInteger conflicts) {
+            this.server = server;
+            this.number = number;
+            this.times = times;
+            this.conflicts = conflicts;
+        }
+
+        private void know(String page) {
+            Matcher revision = REVISION.matcher(page);
+            base = revision.find() ? revision.group(1) : base;
+        }
+
+        Void edit() throws IOException, InterruptedException {
+            if (base.isEmpty()) {
+                know(server.page());
             }
-        } catch (IOException e) {
-            faults.add("an edit failed: " + e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
+            String value = number < 2 ? "Desk " + made : 30 + made % 5 + " ft";
+            String body = "{\"base\":" + base + ",\"soon\":true,\"changes\":[{\"op\":\"set\",\"path\":\""
+                    + THINGS.get(number) + "\",\"value\":\"" + value + "\"}]}";
+            long from = System.nanoTime();
+            HttpResponse<String> answer = server.send(HttpRequest.newBuilder(server.address(JOB + "/change"))
+                    .header("Content-Type", "application/json")
+                    .POST(HttpRequest.BodyPublishers.ofString(body)));
+            times.add((System.nanoTime() - from) / 1e9);
+            made++;
+            if (answer.statusCode() == 409) {
+                conflicts.incrementAndGet();
+                know(server.page());
+            } else if (answer.statusCode() == 200) {
+                know(answer.body());
+            } else {
+                faults.add("an edit was answered with " + answer.statusCode() + " " + answer.body());
+            }
+            return null;
         }
     }
 }

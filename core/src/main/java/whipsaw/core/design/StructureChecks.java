@@ -23,6 +23,7 @@ import whipsaw.core.units.UnitSystem;
 
 /** Whether the members take the array, and whether strengthening that was chosen has been seen done. */
 final class StructureChecks {
+    private static final double NEAR = 0.0005;
     private static final String SOURCE =
             "simple spans under the roof and the feet of the array, under gravity and with wind";
 
@@ -116,9 +117,9 @@ final class StructureChecks {
                 ""));
     }
 
-    /** How much of what it may carry a member carries. */
+    /** How much of what it may carry a member carries; near the limit it shows on which side. */
     private static String used(String name, double utilisation) {
-        return name + " at " + Show.number(100 * utilisation, 1) + " %";
+        return name + " at " + Show.number(100 * utilisation, Math.abs(utilisation - 1) < NEAR ? 3 : 1) + " %";
     }
 
     private static Check set(Design design, RoofMembers.Checked checked) {

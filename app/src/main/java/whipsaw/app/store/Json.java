@@ -82,8 +82,8 @@ public final class Json {
                             + e.getLocation().getColumnNr()
                             + ": ";
             String why = e instanceof StreamConstraintsException
-                    ? "it is nested deeper than " + DEEPEST + " levels, or has a text of more than " + LONGEST_TEXT
-                            + " characters or a number that is too long"
+                    ? "its nesting depth is more than " + DEEPEST + " levels, or it has a text of more than "
+                            + LONGEST_TEXT + " characters or a number that is too long"
                     : e.getOriginalMessage();
             throw new NotJson(where + why);
         }

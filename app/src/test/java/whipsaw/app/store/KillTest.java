@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.TimeUnit;
+import java.util.concurrent.CountDownLatch;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -38,7 +38,7 @@ class KillTest {
     }
 
     /** Edits one after the other until the server is gone; each on the revision acknowledged before. */
-    private void edit(int round, int base, List<Acknowledged> acknowledged) {
+    private void edit(int round, int base, List<Acknowledged> acknowledged, CountDownLatch enough) {
         int revision = base;
         for (int i = 0; ; i++) {
             String place = "Place " + round + "." + i;
@@ -47,7 +47,12 @@ class KillTest {
             try {
                 server.change(body);
                 acknowledged.add(new Acknowledged(++revision, place));
+                enough.countDown();
             } catch (IOException e) {
+                // the server is gone: whoever waits for more waits no longer
+                while (enough.getCount() > 0) {
+                    enough.countDown();
+                }
                 return;
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
@@ -67,12 +72,10 @@ class KillTest {
             }
             int from = base;
             int number = round;
-            int before = acknowledged.size();
-            Thread editor = new Thread(() -> edit(number, from, acknowledged));
+            CountDownLatch enough = new CountDownLatch(8 + 3 * round);
+            Thread editor = new Thread(() -> edit(number, from, acknowledged, enough));
             editor.start();
-            while (acknowledged.size() < before + 8 + 3 * round && editor.isAlive()) {
-                TimeUnit.MILLISECONDS.sleep(7);
-            }
+            enough.await();
             server.kill();
             editor.join();
         }

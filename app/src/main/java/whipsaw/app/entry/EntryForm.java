@@ -128,7 +128,7 @@ public final class EntryForm extends EntryFields {
                 new Section("obstructions", "Obstructions", false, roof.obstructions()),
                 new Section("roofs", "Roofs of this job", false, survey.roofs()),
                 new Section("found", "Pinned on the roof", false, survey.pins()),
-                new Section("services", "Ways and use", false, survey.routes()),
+                new Section("services", "Cable routes and use", false, survey.routes()),
                 new Section("sight", "Seen from", false, survey.sight()),
                 new Section("picture", "Picture under the plan", false, survey.picture()),
                 new Section("array", "Array", true, form.array()),

@@ -3,6 +3,7 @@ package whipsaw.app;
 import java.util.Arrays;
 import whipsaw.app.command.BackupCommand;
 import whipsaw.app.command.CalcCommand;
+import whipsaw.app.command.InputsCommand;
 import whipsaw.app.command.ServeCommand;
 import whipsaw.app.command.SolveCommand;
 import whipsaw.app.reading.ReadingChild;
@@ -22,9 +23,10 @@ public final class Whipsaw {
             case "solve" -> System.exit(SolveCommand.run(rest, System.out, System.err));
             case ReadingChild.COMMAND -> ReadingChild.run();
             case "calc" -> System.exit(CalcCommand.run(rest, System.in, System.out, System.err));
+            case "inputs" -> System.exit(InputsCommand.run(System.out));
             default -> {
                 System.err.println(
-                        "usage: whipsaw demo | serve | solve FILE | calc TOPIC | backup FILE | restore FILE");
+                        "usage: whipsaw demo | serve | solve FILE | calc TOPIC | inputs | backup FILE | restore FILE");
                 System.exit(1);
             }
         }

@@ -325,7 +325,7 @@ async function fieldChanged(input) {
     return;
   }
   const value = valueOf(input);
-  const optional = value === "" && (input.dataset.kind === "optional" || input.dataset.path === "$.array.gap");
+  const optional = value === "" && input.dataset.kind === "optional";
   const own = optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value };
   // a thing moved by its coordinates no longer lies where it was measured
   const moved = /^(\$\.roof\.obstructions\[id=[^\]]+\])\.[xy]$/.exec(input.dataset.path);

@@ -120,7 +120,7 @@ public class CatalogueService {
             if (there) {
                 problems.add("Edition: " + key + " is in the catalogue already; a change is a new edition");
             }
-            Map<String, Object> stored = problems.isEmpty() ? JobWriter.entry(reading.job()) : null;
+            Map<String, Object> stored = problems.isEmpty() ? JobWriter.part(reading.job()) : null;
             List<String> doubts = problems.isEmpty() ? Plausibility.doubts(reading.job()) : List.of();
             candidates.add(new Candidate(candidates.size() + 1, texts, stored, problems, doubts, there));
         }

@@ -11,7 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
 
 /**

@@ -11,6 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
+import whipsaw.core.schema.Path;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -40,6 +41,26 @@ public final class EntryForm extends EntryFields {
             List<Option> options,
             String kind,
             boolean assumed) {
+
+        Input called(String name) {
+            return new Input(path, name, value, unit, hint, options, kind, assumed);
+        }
+
+        Input set(String shown) {
+            return new Input(path, label, shown, unit, hint, options, kind, assumed);
+        }
+
+        Input hinted(String words) {
+            return new Input(path, label, value, unit, words, options, kind, assumed);
+        }
+
+        Input choosing(List<Option> choices, String how) {
+            return new Input(path, label, value, unit, hint, choices, how, assumed);
+        }
+
+        Input assumed(boolean is) {
+            return new Input(path, label, value, unit, hint, options, kind, is);
+        }
 
         /** The choices as they stand in a list, the value chosen. */
         public String choices() {
@@ -142,27 +163,75 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> project() {
+        Path<Job.Project> project = JOB.to(Job::project);
         return List.of(plain(
                 "",
-                text("$.project.name", "Job name", job.project().name()),
-                text("$.project.place", "Place", job.project().place()),
-                text("$.project.preparedBy", "Prepared by", job.project().preparedBy()),
-                optionalText(
-                        "$.project.signatory",
-                        "Engineer who signs",
-                        job.project().signatory(),
-                        "name, title, licence; stands on every sheet"),
-                choice("$.project.units", "Shown in", units.key(), List.of("us", "metric"))));
+                in(project.to(Job.Project::name)),
+                in(project.to(Job.Project::place)),
+                in(project.to(Job.Project::preparedBy)),
+                in(project.to(Job.Project::signatory)),
+                in(project.to(Job.Project::units))));
     }
 
     private List<Group> array() {
+        Path<Job.ArrayChoice> array = JOB.to(Job::array);
+        Path<Job.Walkway> walkway = array.to(Job.ArrayChoice::walkway);
         Job.ArrayChoice a = job.array();
+        List<Input> layout = new ArrayList<>(List.of(tilt(array, a), gap(array, a), facing(array, a)));
+        if (a.facing() instanceof Job.ToAzimuth) {
+            layout.add(
+                    in(array.to(Job.ArrayChoice::facing).as(Job.ToAzimuth.class).to(Job.ToAzimuth::azimuth)));
+        }
+        Input setback = in(array.to(Job.ArrayChoice::setback));
+        layout.add(
+                a.setback() == null
+                        ? setback.hinted("by rule: " + design.layout().setbackRule())
+                        : setback);
+        layout.add(in(array.to(Job.ArrayChoice::shiftAlong)));
+        layout.add(in(array.to(Job.ArrayChoice::shiftAcross)));
+        return List.of(
+                plain(
+                        "Parts",
+                        in(array.to(Job.ArrayChoice::tray)),
+                        in(array.to(Job.ArrayChoice::module)),
+                        in(array.to(Job.ArrayChoice::block))),
+                new Group("Layout", "", "", layout),
+                whole(
+                        "Walkway",
+                        walkway,
+                        of(walkway.to(Job.Walkway::every)),
+                        of(walkway.to(Job.Walkway::first)),
+                        of(walkway.to(Job.Walkway::width))),
+                attachments(array.to(Job.ArrayChoice::attachments)),
+                plain(
+                        "No row shadow on the shortest day",
+                        in(array.to(Job.ArrayChoice::windowFrom)),
+                        in(array.to(Job.ArrayChoice::windowTo))));
+    }
+
+    private Input tilt(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
         List<Option> tilts = new ArrayList<>();
         a.tray().tilts().forEach(t -> tilts.add(new Option(t.typed(), Show.in(units, Dimension.ANGLE, t.si()))));
-        List<Option> gaps = new ArrayList<>();
+        return in(array.to(Job.ArrayChoice::tilt))
+                .choosing(tilts, "choice")
+                .set(sameSetting(a.tray().tilts(), a.tilt()))
+                .hinted("");
+    }
+
+    private Input gap(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
         boolean pairs = a.tray().pairs();
-        gaps.add(new Option("", pairs ? "smallest valley" : "smallest without shadow"));
+        List<Option> gaps =
+                new ArrayList<>(List.of(new Option("", pairs ? "smallest valley gap" : "smallest without shadow")));
         a.tray().gaps().forEach(g -> gaps.add(new Option(g.typed(), Show.both(units, Dimension.PART_LENGTH, g.si()))));
+        String now = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
+        return in(array.to(Job.ArrayChoice::gap))
+                .choosing(gaps, "optional")
+                .set(a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()))
+                .hinted((pairs ? "valley between pairs, now " : "now ") + now);
+    }
+
+    /** Towards an edge, or an azimuth; one face of pairs looks there. */
+    private Input facing(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
         List<Option> facings = new ArrayList<>();
         for (RoofPlan.Edge e : design.plan().edges()) {
             facings.add(new Option("{\"edge\":" + e.number() + "}", "edge " + e.number()));
@@ -172,116 +241,21 @@ public final class EntryForm extends EntryFields {
                 : "{\"azimuth\":\"" + Show.number(design.layout().facingDeg(), 1) + " deg\"}";
         facings.add(new Option(azimuth, "an azimuth"));
         String facing = a.facing() instanceof Job.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
-        List<Input> layout = new ArrayList<>();
-        layout.add(new Input(
-                "$.array.tilt", "Tilt", sameSetting(a.tray().tilts(), a.tilt()), "", "", tilts, "choice", false));
-        layout.add(new Input(
-                "$.array.gap",
-                pairs ? "Valley gap" : "Row gap",
-                a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()),
-                "",
-                "now " + Show.both(units, Dimension.PART_LENGTH, design.layout().gapM()),
-                gaps,
-                "choice",
-                false));
-        layout.add(new Input(
-                "$.array.facing", pairs ? "One face looks to" : "Rows face", facing, "", "", facings, "json", false));
-        if (a.facing() instanceof Job.ToAzimuth to) {
-            layout.add(measure("$.array.facing.azimuth", "Azimuth", Dimension.ANGLE, to.azimuth()));
-        }
-        layout.add(measure(
-                "$.array.setback",
-                "Set-back",
-                Dimension.ROOF_LENGTH,
-                a.setback(),
-                "by rule: " + design.layout().setbackRule()));
-        layout.add(measure(
-                "$.array.shiftAlong",
-                "Shift along the rows",
-                Dimension.ROOF_LENGTH,
-                zeroAsNone(a.shiftAlong()),
-                "none"));
-        layout.add(measure(
-                "$.array.shiftAcross",
-                "Shift across the rows",
-                Dimension.ROOF_LENGTH,
-                zeroAsNone(a.shiftAcross()),
-                "none"));
-        Job.Walkway w = a.walkway();
-        return List.of(
-                plain(
-                        "Parts",
-                        part(
-                                "$.array.tray",
-                                "Tray system",
-                                "tray-system",
-                                a.tray().info()),
-                        part("$.array.module", "Module", "module", a.module().info()),
-                        part("$.array.block", "Block", "block", a.block().info())),
-                new Group("Layout", "", "", layout),
-                new Group(
-                        "Walkway",
-                        "$.array.walkway",
-                        "",
-                        List.of(
-                                text(
-                                        "$.array.walkway.every",
-                                        pairs ? "Every so many pairs" : "Every so many rows",
-                                        w == null ? "" : String.valueOf(w.every())),
-                                text(
-                                        "$.array.walkway.first",
-                                        pairs ? "First behind pair" : "First behind row",
-                                        w == null ? "" : String.valueOf(w.first())),
-                                measure(
-                                        "$.array.walkway.width",
-                                        "Width",
-                                        Dimension.ROOF_LENGTH,
-                                        w == null ? null : w.width(),
-                                        "none"))),
-                attachments(a.attachments()),
-                plain(
-                        "No row shadow on the shortest day",
-                        number("$.array.windowFrom", "from, solar hour", a.windowFrom(), "h"),
-                        number("$.array.windowTo", "to, solar hour", a.windowTo(), "h")));
+        return in(array.to(Job.ArrayChoice::facing))
+                .choosing(facings, "json")
+                .set(facing)
+                .hinted(a.tray().pairs() ? "one face of the pairs" : "");
     }
 
-    private Group attachments(Job.Attachments at) {
-        String path = "$.array.attachments";
-        return new Group(
+    private Group attachments(Path<Job.Attachments> at) {
+        return whole(
                 "Attachments beside weight",
-                path,
-                "",
-                List.of(
-                        measure(
-                                path + ".tension",
-                                "One takes up",
-                                Dimension.FORCE,
-                                at == null ? null : at.tension(),
-                                "allowable, or design resistance in EN"),
-                        measure(
-                                path + ".shear",
-                                "and along the roof",
-                                Dimension.FORCE,
-                                at == null ? null : at.shear(),
-                                ""),
-                        text(
-                                path + ".mostBlocks",
-                                "Blocks on a position",
-                                at == null ? "" : String.valueOf(at.mostBlocks())),
-                        loose(
-                                path + ".bays",
-                                "in bays",
-                                at == null ? "" : String.join(", ", at.bays()),
-                                "as B2, C2; empty: all"),
-                        loose(
-                                path + ".kind",
-                                "How they are fixed",
-                                at == null ? "" : at.kind(),
-                                "bonded, screwed or bolted")));
-    }
-
-    private static Measure zeroAsNone(Measure m) {
-        return m.si() == 0 ? null : m;
+                at,
+                of(at.to(Job.Attachments::tension)),
+                of(at.to(Job.Attachments::shear)),
+                of(at.to(Job.Attachments::mostBlocks)),
+                of(at.to(Job.Attachments::bays)),
+                of(at.to(Job.Attachments::kind)));
     }
 
     /** The text of the setting that has the same value, so that the select shows it. */
@@ -294,72 +268,41 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> electrical() {
-        Job.Electrical e = job.electrical();
-        Job.AcRun run = e.run();
+        Path<Job.Electrical> electrical = JOB.to(Job::electrical);
+        Path<Job.AcRun> run = electrical.to(Job.Electrical::run);
         List<Group> groups = new ArrayList<>();
         groups.add(plain(
                 "Inverters",
-                part(
-                        "$.electrical.inverter",
-                        "Inverter",
-                        "inverter",
-                        e.inverter().info()),
-                number("$.electrical.dcAcMost", "DC to AC at most", e.dcAcMost(), ""),
-                json(
-                        "$.electrical.place",
-                        "The array is on",
-                        e.place(),
-                        List.of(
-                                new Option("\"building\"", "or in a building"),
-                                new Option("\"dwelling\"", "a one- or two-family dwelling"),
-                                new Option("\"ground\"", "the ground"))),
-                measure("$.electrical.systemLimit", "DC system limit", Dimension.VOLTAGE, e.systemLimit()),
-                number("$.electrical.cellRiseC", "Cell above ambient", e.cellRiseC(), "°C")));
+                in(electrical.to(Job.Electrical::inverter)),
+                in(electrical.to(Job.Electrical::dcAcMost)),
+                in(electrical.to(Job.Electrical::place)),
+                in(electrical.to(Job.Electrical::systemLimit)),
+                in(electrical.to(Job.Electrical::cellRiseC))));
         List<Input> points = new ArrayList<>();
-        for (int i = 0; i < run.points().size(); i++) {
-            String path = "$.electrical.run.points[" + i + "]";
-            String name = i == 0 ? "Inverters" : "Point " + (i + 1);
-            points.add(measure(
-                    path + ".x",
-                    name + ", x",
-                    Dimension.ROOF_LENGTH,
-                    run.points().get(i).x()));
-            points.add(measure(
-                    path + ".y",
-                    name + ", y",
-                    Dimension.ROOF_LENGTH,
-                    run.points().get(i).y()));
+        for (int i = 0; i < job.electrical().run().points().size(); i++) {
+            Path<Job.Corner> point = run.at(Job.AcRun::points, i);
+            points.add(named(point.to(Job.Corner::x)));
+            points.add(named(point.to(Job.Corner::y)));
         }
-        groups.add(new Group("Route of the AC run", "", "", points));
-        for (int i = 0; i < run.legs().size(); i++) {
-            String path = "$.electrical.run.legs[" + i + "]";
-            groups.add(new Group(
+        groups.add(new Group("Route of the AC run, from the inverters", "", "", points));
+        for (int i = 0; i < job.electrical().run().legs().size(); i++) {
+            Path<Job.VerticalLeg> leg = run.at(Job.AcRun::legs, i);
+            groups.add(thing(
                     "Vertical leg " + (i + 1),
-                    "",
-                    path,
-                    List.of(
-                            text(path + ".name", "What it is", run.legs().get(i).name()),
-                            measure(
-                                    path + ".length",
-                                    "Length",
-                                    Dimension.ROOF_LENGTH,
-                                    run.legs().get(i).length()))));
+                    leg,
+                    List.of(in(leg.to(Job.VerticalLeg::name)), in(leg.to(Job.VerticalLeg::length)))));
         }
         groups.add(plain(
                 "Conductors",
-                number("$.electrical.run.slackPct", "Slack", run.slackPct(), "%"),
-                part(
-                        "$.electrical.run.conductor",
-                        "Conductor",
-                        "conductor",
-                        run.conductor().info()),
-                text("$.electrical.run.feeders", "Feeders side by side", String.valueOf(run.feeders())),
-                choice("$.electrical.run.raceway", "Raceway", run.raceway(), List.of("steel", "pvc")),
-                choice("$.electrical.run.terminals", "Terminals", run.terminalC() + " C", List.of("75 C", "60 C")),
-                yesNo("$.electrical.run.inSun", "In the sun", run.inSun()),
-                measure("$.electrical.run.aboveRoof", "Above the roof", Dimension.PART_LENGTH, run.aboveRoof()),
-                number("$.electrical.run.dropLimitPct", "Drop at most", run.dropLimitPct(), "%"),
-                number("$.electrical.run.powerFactor", "Power factor", run.powerFactor(), "")));
+                in(run.to(Job.AcRun::slackPct)),
+                in(run.to(Job.AcRun::conductor)),
+                in(run.to(Job.AcRun::feeders)),
+                in(run.to(Job.AcRun::raceway)),
+                in(run.to(Job.AcRun::terminalC)),
+                in(run.to(Job.AcRun::inSun)),
+                in(run.to(Job.AcRun::aboveRoof)),
+                in(run.to(Job.AcRun::dropLimitPct)),
+                in(run.to(Job.AcRun::powerFactor))));
         return groups;
     }
 }

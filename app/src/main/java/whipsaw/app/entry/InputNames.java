@@ -1,62 +1,64 @@
 package whipsaw.app.entry;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import java.util.function.Supplier;
+import java.util.Objects;
+import java.util.stream.Stream;
 import whipsaw.app.store.CatalogueStore;
-import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.SurveyQuestion;
+import whipsaw.core.schema.Located;
+import whipsaw.core.schema.Shape;
+import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 
-/** What an input of a job is called: in the history and in a comparison as in the form. */
+/** What an input of a job is called, as it is declared: in the history and in a comparison as in the form. */
 public final class InputNames {
-    /** What is changed on the drawing or in forms of its own. */
-    private static final Map<String, String> ELSEWHERE = Map.of(
-            "$.project.name", "Job name",
-            "$.roof.outline", "Outline",
-            "$.roof.bays", "Bays",
-            "$.array.facing", "Facing",
-            "$.array.walkway", "Walkway",
-            "$.array.removed", "Modules taken out",
-            "$.electrical.run.points", "Route of the AC run",
-            "$.roof.allowance", "Allowance for added load");
+    private static final Shape<Job> SHAPE = Shape.of(Job.class);
+    private static final String ANSWERS = "$.survey.answers.";
 
     private final CatalogueStore catalogue;
     private final CodeTables tables;
-    private final List<Design> designs;
-    private final Map<Integer, List<EntryForm.Group>> forms = new HashMap<>();
+    private final List<Job> jobs;
 
     /**
-     * Names of some designs.
+     * Names of the inputs of some jobs.
      *
-     * @param catalogue parts to choose from
+     * @param catalogue parts by their codes
      * @param tables in force
-     * @param designs of which the first that has an input names it
+     * @param jobs of which the first that has a thing names it
      */
-    public InputNames(CatalogueStore catalogue, CodeTables tables, Design... designs) {
+    public InputNames(CatalogueStore catalogue, CodeTables tables, Job... jobs) {
         this.catalogue = catalogue;
         this.tables = tables;
-        this.designs = List.of(designs);
+        this.jobs = List.of(jobs);
     }
 
     /**
      * The name of an input.
      *
      * @param path in the document, for example {@code $.site.wind}
-     * @return as the form has it, with the thing it belongs to; the path in words where no form has it
+     * @return as declared, with the thing it belongs to; the path in words where nothing is declared
      */
     public String name(String path) {
-        String rest = "";
-        for (String at = path; at.length() > 1; at = parent(at)) {
-            Optional<String> name = known(at).or(elsewhere(at));
-            if (name.isPresent()) {
-                return name.get() + rest;
+        if (path.startsWith(ANSWERS)) {
+            SurveyQuestion question =
+                    SurveyQuestion.of(path.substring(ANSWERS.length()).split("\\.")[0]);
+            if (question != null) {
+                return question.label();
             }
-            rest = ", " + last(at) + rest;
         }
-        return plain(path);
+        Located at = at(path);
+        return at == null || at.name().isEmpty() ? plain(path) : at.name();
+    }
+
+    private Located at(String path) {
+        List<Located> found = jobs.stream()
+                .map(job -> Located.in(SHAPE, job, path))
+                .filter(Objects::nonNull)
+                .toList();
+        return found.stream().filter(l -> l.value() != null).findFirst().orElse(found.isEmpty() ? null : found.get(0));
     }
 
     /**
@@ -64,80 +66,44 @@ public final class InputNames {
      *
      * @param path of the input
      * @param value as it was sent
-     * @return the words of a choice, else the value itself
+     * @return the words of a choice or the name of a part or table, else the value itself
      */
     public String value(String path, Object value) {
         String sent = String.valueOf(value);
-        return find(path)
-                .flatMap(i -> i.options().stream()
-                        .filter(o -> o.value().equals(sent))
-                        .findFirst()
-                        .map(EntryForm.Option::words))
+        Located at = at(path);
+        if (at == null || at.slot() == null) {
+            return family(sent);
+        }
+        if (!at.slot().choices().isEmpty()) {
+            String words = at.slot().words(sent);
+            return words.equals("true") ? "yes" : words.equals("false") ? "no" : words;
+        }
+        return Stream.concat(tables.netCoefficients().stream().map(set -> set.table()), tables.nationals().stream())
+                .filter(t -> t.id().equals(sent))
+                .map(CodeTable::title)
+                .findFirst()
                 .orElse(sent);
     }
 
-    private static Supplier<Optional<String>> elsewhere(String path) {
-        return () -> Optional.ofNullable(ELSEWHERE.get(path));
+    private static String family(String sent) {
+        return Shape.of(Job.CodeSite.class).kinds().stream()
+                .filter(k -> k.kind().equals(sent))
+                .map(Shape::kindWords)
+                .findFirst()
+                .orElse(sent);
     }
 
-    private Optional<EntryForm.Input> find(String path) {
-        for (int i = 0; i < designs.size(); i++) {
-            for (EntryForm.Group group : groups(i)) {
-                Optional<EntryForm.Input> input = input(group, path);
-                if (input.isPresent()) {
-                    return input;
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** Fields of things that are shut are made only when the path is theirs. */
-    private static Optional<EntryForm.Input> input(EntryForm.Group group, String path) {
-        return group.shut() && !path.startsWith(group.common())
-                ? Optional.empty()
-                : group.inputs().stream().filter(i -> i.path().equals(path)).findFirst();
-    }
-
-    private Optional<String> known(String path) {
-        for (int i = 0; i < designs.size(); i++) {
-            for (EntryForm.Group group : groups(i)) {
-                if (!group.title().isEmpty()
-                        && (path.equals(group.thing()) || path.equals(group.object()) || path.equals(group.common()))) {
-                    return Optional.of(group.title());
-                }
-                Optional<EntryForm.Input> input = input(group, path);
-                if (input.isPresent()) {
-                    return Optional.of(named(group, input.get().label()));
-                }
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** A label says enough by itself, except for one of many things. */
-    private static String named(EntryForm.Group group, String label) {
-        boolean one = group.thing().isEmpty() && group.object().isEmpty();
-        return one || group.title().isEmpty() ? label : group.title() + ": " + label;
-    }
-
-    private List<EntryForm.Group> groups(int design) {
-        return forms.computeIfAbsent(design, i -> EntryForm.of(designs.get(i), catalogue, tables).stream()
-                .flatMap(s -> s.groups().stream())
-                .toList());
-    }
-
-    private static String parent(String path) {
-        int dot = path.lastIndexOf('.');
-        int bracket = path.lastIndexOf('[');
-        return path.substring(0, Math.max(0, Math.max(dot, bracket)));
-    }
-
-    private static String last(String path) {
-        String piece = path.substring(Math.max(path.lastIndexOf('.'), path.lastIndexOf('[')) + 1);
-        return piece.replaceAll("^\\w+=|]$", "")
-                .replaceAll("([a-z])([A-Z])", "$1 $2")
-                .toLowerCase(Locale.ROOT);
+    /** The name of a part a change takes from the catalogue; empty when it takes none. */
+    public String part(Object value) {
+        String code = value instanceof Map<?, ?> map ? String.valueOf(map.get("catalogue")) : "";
+        String[] kind = code.split("/", 2);
+        return kind.length < 2
+                ? ""
+                : catalogue.ofKind(kind[0]).stream()
+                        .filter(e -> e.code().equals(kind[1]))
+                        .map(CatalogueStore.Entry::name)
+                        .findFirst()
+                        .orElse("");
     }
 
     private static String plain(String path) {

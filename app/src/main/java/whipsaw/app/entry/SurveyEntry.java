@@ -5,15 +5,19 @@ import java.util.List;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.schema.Path;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
 /** The fields of what a visit found: pins, cable routes, viewers, occupants, the picture under the plan. */
 final class SurveyEntry extends EntryFields {
     private static final int OPEN_GROUPS = 24;
+
+    private static final Path<Survey> SURVEY = JOB.to(Job::survey);
 
     private final Survey survey;
 
@@ -25,18 +29,17 @@ final class SurveyEntry extends EntryFields {
     /** The roofs of the job: the one that is worked on, and the others with their place beside it. */
     List<EntryForm.Group> roofs() {
         List<EntryForm.Group> groups = new ArrayList<>();
-        groups.add(plain("Worked on", text("$.survey.roofName", "Name", survey.roofName())));
+        groups.add(plain("Worked on", in(SURVEY.to(Survey::roofName)).set(survey.roofName())));
         for (Survey.OtherRoof r : survey.roofs()) {
-            String path = "$.survey.roofs[id=" + r.id() + "]";
+            Path<Survey.OtherRoof> path = SURVEY.id(Survey::roofs, r.id());
             RoofPlan plan = RoofPlan.of(r.roof());
-            groups.add(new EntryForm.Group(
+            groups.add(thing(
                     r.name() + ", " + Show.both(units, Dimension.AREA, plan.areaM2()),
-                    "",
                     path,
                     List.of(
-                            text(path + ".name", "Name", r.name()),
-                            measure(path + ".x", "Its corner 0,0 at x", Dimension.ROOF_LENGTH, r.x()),
-                            measure(path + ".y", "and y", Dimension.ROOF_LENGTH, r.y()))));
+                            in(path.to(Survey.OtherRoof::name)),
+                            in(path.to(Survey.OtherRoof::x)),
+                            in(path.to(Survey.OtherRoof::y)))));
         }
         return groups;
     }
@@ -44,48 +47,53 @@ final class SurveyEntry extends EntryFields {
     List<EntryForm.Group> pins() {
         List<EntryForm.Group> groups = new ArrayList<>();
         for (Survey.Pin pin : survey.pins()) {
-            String path = "$.survey.pins[id=" + pin.id() + "]";
-            PinKinds.Kind kind = PinKinds.of(pin);
-            List<EntryForm.Input> inputs = new ArrayList<>();
-            inputs.add(choice(path + ".kind", "Kind", pin.kind(), PinKinds.names()));
-            inputs.add(measure(path + ".x", "At x", Dimension.ROOF_LENGTH, pin.x()));
-            inputs.add(measure(path + ".y", "At y", Dimension.ROOF_LENGTH, pin.y()));
-            inputs.add(optionalText(path + ".note", "Note", pin.note(), ""));
-            if (kind.reach()) {
-                inputs.add(measure(path + ".reach", "Reach", Dimension.ROOF_LENGTH, pin.reach(), "not known"));
-            }
-            if (kind.load()) {
-                inputs.add(measure(path + ".load", "Lifts or bears", Dimension.MASS, pin.load(), "not known"));
-            }
-            inputs.add(optionalText(path + ".by", "Seen by", pin.by(), ""));
-            inputs.add(optionalText(
-                    path + ".seen", "On", pin.seen() == null ? "" : pin.seen().toString(), "as 2026-05-31"));
-            String photos = pin.photos().isEmpty() ? "" : ", " + pin.photos().size() + " photographs";
+            Path<Survey.Pin> path = SURVEY.id(Survey::pins, pin.id());
             groups.add(EntryForm.Group.of(
-                    pin.kind() + photos, path, path, survey.pins().size() > OPEN_GROUPS, () -> inputs));
+                    pin.kind() + photos(pin.photos()),
+                    path.toString(),
+                    path.toString(),
+                    survey.pins().size() > OPEN_GROUPS,
+                    () -> pin(pin, path)));
         }
         return groups;
     }
 
+    private List<EntryForm.Input> pin(Survey.Pin pin, Path<Survey.Pin> path) {
+        PinKinds.Kind kind = PinKinds.of(pin);
+        List<EntryForm.Input> inputs = new ArrayList<>(List.of(
+                in(path.to(Survey.Pin::kind)),
+                in(path.to(Survey.Pin::x)),
+                in(path.to(Survey.Pin::y)),
+                in(path.to(Survey.Pin::note))));
+        if (kind.reach()) {
+            inputs.add(in(path.to(Survey.Pin::reach)));
+        }
+        if (kind.load()) {
+            inputs.add(in(path.to(Survey.Pin::load)));
+        }
+        inputs.add(in(path.to(Survey.Pin::by)));
+        inputs.add(in(path.to(Survey.Pin::seen)));
+        return inputs;
+    }
+
+    private static String photos(List<String> photos) {
+        return photos.isEmpty() ? "" : ", " + Show.count(photos.size(), "photograph");
+    }
+
     List<EntryForm.Group> sight() {
         List<EntryForm.Group> groups = new ArrayList<>();
-        groups.add(plain("", yesNo("$.survey.unseen", "Must not be seen", survey.unseen())));
+        groups.add(plain("", in(SURVEY.to(Survey::unseen))));
         for (Survey.Viewer v : survey.viewers()) {
-            String path = "$.survey.viewers[id=" + v.id() + "]";
-            groups.add(new EntryForm.Group(
+            Path<Survey.Viewer> path = SURVEY.id(Survey::viewers, v.id());
+            groups.add(thing(
                     v.name(),
-                    "",
                     path,
                     List.of(
-                            text(path + ".name", "Name", v.name()),
-                            measure(path + ".x", "At x", Dimension.ROOF_LENGTH, v.x()),
-                            measure(path + ".y", "At y", Dimension.ROOF_LENGTH, v.y()),
-                            measure(path + ".eye", "Eye above its ground", Dimension.ROOF_LENGTH, v.eye()),
-                            measure(
-                                    path + ".ground",
-                                    "That ground above the building's",
-                                    Dimension.ROOF_LENGTH,
-                                    v.ground()))));
+                            in(path.to(Survey.Viewer::name)),
+                            in(path.to(Survey.Viewer::x)),
+                            in(path.to(Survey.Viewer::y)),
+                            in(path.to(Survey.Viewer::eye)),
+                            in(path.to(Survey.Viewer::ground)))));
         }
         return groups;
     }
@@ -93,78 +101,63 @@ final class SurveyEntry extends EntryFields {
     List<EntryForm.Group> routes() {
         List<EntryForm.Group> groups = new ArrayList<>();
         for (Survey.Route r : survey.routes()) {
-            String path = "$.survey.routes[id=" + r.id() + "]";
-            groups.add(new EntryForm.Group(
+            Path<Survey.Route> path = SURVEY.id(Survey::routes, r.id());
+            groups.add(thing(
                     r.name() + ", " + Show.both(units, Dimension.ROOF_LENGTH, r.lengthM()),
-                    "",
                     path,
                     List.of(
-                            text(path + ".name", "Name", r.name()),
-                            optionalText(path + ".keys", "Keys", r.keys(), "who holds them, and when"),
-                            optionalText(path + ".note", "Note", r.note(), "old holes, who to ask"))));
+                            in(path.to(Survey.Route::name)),
+                            in(path.to(Survey.Route::keys)),
+                            in(path.to(Survey.Route::note)))));
             for (int i = 0; i < r.legs().size(); i++) {
-                Survey.RouteLeg leg = r.legs().get(i);
-                String at = path + ".legs[" + i + "]";
-                String photos =
-                        leg.photos().isEmpty() ? "" : ", " + leg.photos().size() + " photographs";
-                groups.add(new EntryForm.Group(
-                        r.name() + ", leg " + (i + 1) + photos,
-                        "",
-                        at,
+                Path<Survey.RouteLeg> leg = path.at(Survey.Route::legs, i);
+                groups.add(thing(
+                        r.name() + ", leg " + (i + 1) + photos(r.legs().get(i).photos()),
+                        leg,
                         List.of(
-                                text(at + ".name", "What it is", leg.name()),
-                                yesNo(at + ".vertical", "A rise or drop", leg.vertical()),
-                                measure(at + ".length", "Length", Dimension.ROOF_LENGTH, leg.length()))));
-                groups.add(place(at + ".place", leg));
+                                in(leg.to(Survey.RouteLeg::name)),
+                                in(leg.to(Survey.RouteLeg::vertical)),
+                                in(leg.to(Survey.RouteLeg::length)))));
+                groups.add(place(leg.to(Survey.RouteLeg::place), r.legs().get(i).vertical()));
             }
         }
         for (Survey.Occupant o : survey.occupants()) {
-            String path = "$.survey.occupants[id=" + o.id() + "]";
-            List<EntryForm.Input> inputs = new ArrayList<>(List.of(
-                    text(path + ".name", "Name", o.name()), optionalText(path + ".meter", "Meter", o.meter(), "")));
-            if (o.year() == null) {
-                inputs.add(new EntryForm.Input(
-                        path + ".kw",
-                        "Mean power, hours 0 to 23",
-                        numbers(o.kw()),
-                        "kW",
-                        "24 numbers; or a file of readings on the survey page",
-                        List.of(),
-                        "numbers",
-                        false));
-            } else {
-                inputs.add(number(
-                        path + ".year.summerFrom",
-                        "Tariff's summer from month",
-                        o.year().summerFrom(),
-                        ""));
-                inputs.add(number(path + ".year.summerTo", "to month", o.year().summerTo(), ""));
-            }
-            inputs.add(optionalText(path + ".source", "Source", o.source(), ""));
-            groups.add(new EntryForm.Group(
-                    o.name() + ", " + Show.number(o.kwhPerDay(), 0) + " kWh a day"
-                            + (o.year() == null
-                                    ? ""
-                                    : ", 8760 hours from " + o.year().from()),
-                    "",
-                    path,
-                    inputs));
+            groups.add(occupant(o));
         }
         return groups;
     }
 
-    /** Where a leg is on the plan; a rise or drop has one end. */
-    private EntryForm.Group place(String path, Survey.RouteLeg leg) {
-        Survey.LegPlace p = leg.place();
-        String none = "not on the plan";
-        List<EntryForm.Input> inputs = new ArrayList<>(List.of(
-                measure(path + ".x", "At x", Dimension.ROOF_LENGTH, p == null ? null : p.x(), none),
-                measure(path + ".y", "At y", Dimension.ROOF_LENGTH, p == null ? null : p.y(), none)));
-        if (!leg.vertical()) {
-            inputs.add(measure(path + ".toX", "To x", Dimension.ROOF_LENGTH, p == null ? null : p.toX(), none));
-            inputs.add(measure(path + ".toY", "To y", Dimension.ROOF_LENGTH, p == null ? null : p.toY(), none));
+    private EntryForm.Group occupant(Survey.Occupant o) {
+        Path<Survey.Occupant> path = SURVEY.id(Survey::occupants, o.id());
+        List<EntryForm.Input> inputs =
+                new ArrayList<>(List.of(in(path.to(Survey.Occupant::name)), in(path.to(Survey.Occupant::meter))));
+        String title = o.name() + ", " + Show.number(o.kwhPerDay(), 0) + " kWh a day";
+        if (o.year() == null) {
+            inputs.add(in(path.to(Survey.Occupant::kw))
+                    .choosing(List.of(), "numbers")
+                    .set(numbers(o.kw()))
+                    .hinted("24 numbers, hours 0 to 23; or a file of readings on the survey page"));
+        } else {
+            Path<Survey.Year> year = path.to(Survey.Occupant::year);
+            inputs.add(in(year.to(Survey.Year::summerFrom)));
+            inputs.add(in(year.to(Survey.Year::summerTo)));
+            title += ", 8760 hours from " + o.year().from();
         }
-        return new EntryForm.Group("On the plan", path, "", inputs);
+        inputs.add(in(path.to(Survey.Occupant::source)));
+        return thing(title, path, inputs);
+    }
+
+    /** Where a leg is on the plan; a rise or drop has one end. */
+    private EntryForm.Group place(Path<Survey.LegPlace> path, boolean vertical) {
+        List<EntryForm.Input> inputs =
+                new ArrayList<>(List.of(of(path.to(Survey.LegPlace::x)), of(path.to(Survey.LegPlace::y))));
+        if (!vertical) {
+            // a run has two ends, and is stored when both are given
+            inputs.add(in(path.to(Survey.LegPlace::toX)));
+            inputs.add(in(path.to(Survey.LegPlace::toY)));
+        }
+        inputs.replaceAll(i -> i.value().isEmpty() ? i.hinted("not on the plan") : i);
+        return new EntryForm.Group("On the plan", path.toString(), "", inputs);
     }
 
     private static String numbers(List<Double> values) {
@@ -176,24 +169,15 @@ final class SurveyEntry extends EntryFields {
         if (u == null) {
             return List.of();
         }
-        String path = "$.survey.underlay";
-        return List.of(new EntryForm.Group(
+        Path<Survey.Underlay> path = SURVEY.to(Survey::underlay);
+        return List.of(thing(
                 "Picture",
-                "",
                 path,
                 List.of(
-                        number(path + ".opacityPct", "Strength", u.opacityPct(), "%"),
-                        measure(path + ".x", "Lower left at x", Dimension.ROOF_LENGTH, u.x()),
-                        measure(path + ".y", "Lower left at y", Dimension.ROOF_LENGTH, u.y()),
-                        number(path + ".turnDeg", "Turned anticlockwise", u.turnDeg(), "°"),
-                        new EntryForm.Input(
-                                path + ".metresPerPixel",
-                                "Metres a pixel",
-                                Json.write(u.metresPerPixel()),
-                                "m",
-                                "from two points measured on it",
-                                List.of(),
-                                "text",
-                                false))));
+                        in(path.to(Survey.Underlay::opacityPct)),
+                        in(path.to(Survey.Underlay::x)),
+                        in(path.to(Survey.Underlay::y)),
+                        in(path.to(Survey.Underlay::turnDeg)),
+                        in(path.to(Survey.Underlay::metresPerPixel)).set(Json.write(u.metresPerPixel())))));
     }
 }

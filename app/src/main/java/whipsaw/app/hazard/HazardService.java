@@ -19,7 +19,7 @@ import org.springframework.stereotype.Service;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.Json;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.site.StandInHazard;
 import whipsaw.core.site.StandInHazard.Values;
 

@@ -26,12 +26,13 @@ import whipsaw.core.job.CodeFamilyChange;
 import whipsaw.core.job.DocumentMerge;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
 import whipsaw.core.job.SchemaUpgrade;
 import whipsaw.core.job.TapesKept;
 import whipsaw.core.roof.MeasuredPlaces;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.structure.SignOff;
 
 /** Opens, changes and previews jobs: document in, design out, one revision per accepted change. */
@@ -306,7 +307,10 @@ public class JobService {
         Design after = solver().solve(job);
         String words = said == null
                 ? RevisionWords.of(
-                        before.job(), job, changes, new InputNames(catalogue, tables.tables(), before, after))
+                        before.job(),
+                        job,
+                        changes,
+                        new InputNames(catalogue, tables.tables(), before.job(), after.job()))
                 : said;
         Revision made =
                 store.append(slug, base, JobWriter.write(job), new JobStore.Made(maker.name(), words, asked.key()));
@@ -383,8 +387,9 @@ public class JobService {
 
     /** A new job with the inputs of another, under another name. */
     public String duplicate(String slug, String name) {
-        Map<String, Object> document =
-                patched(latest(slug).document(), List.of(new DocumentPatch.Change("set", "$.project.name", name)));
+        Map<String, Object> document = patched(
+                latest(slug).document(),
+                List.of(DocumentPatch.Change.set(JobPaths.JOB.to(Job::project).to(Job.Project::name), name)));
         return take(accept(document, false));
     }
 

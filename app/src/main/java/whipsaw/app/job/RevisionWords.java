@@ -5,6 +5,7 @@ import java.util.Map;
 import whipsaw.app.entry.InputNames;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 
 /** A change in words, for the history: what was changed, from what to what. */
 final class RevisionWords {
@@ -28,13 +29,14 @@ final class RevisionWords {
 
     private static String to(DocumentPatch.Change change, InputNames names) {
         Object value = change.value();
+        String part = names.part(value);
         return value instanceof Map<?, ?> || value instanceof List<?> || value == null
-                ? ""
+                ? part.isEmpty() ? "" : " to " + part
                 : value.equals("") ? " to none" : " to " + names.value(change.path(), value);
     }
 
     private static String obstruction(Job before, Job after, DocumentPatch.Change change, InputNames names) {
-        if (!change.path().startsWith("$.roof.obstructions")) {
+        if (!change.path().startsWith(JobPaths.ROOF.to(Job.Roof::obstructions).toString())) {
             return null;
         }
         if (change.op().equals("append")) {

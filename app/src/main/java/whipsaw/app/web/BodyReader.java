@@ -11,6 +11,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import org.springframework.core.Ordered;
@@ -35,10 +37,14 @@ class BodyReader extends OncePerRequestFilter {
     /** All bodies together that are not yet complete. */
     private static final long MOST_TOGETHER = 60_000_000;
 
+    /** Bodies of one address that are not yet complete; the rest of the connections is left for other requests. */
+    private static final int MOST_OF_ONE = 300;
+
     private static final String REFUSED = "/body-refused";
     private static final String WHY = "whipsaw.body.refused";
 
     private final AtomicLong together = new AtomicLong();
+    private final Map<String, Integer> byAddress = new ConcurrentHashMap<>();
 
     /** A body that did not come whole, with the status that says so. */
     static class Incomplete extends RuntimeException {
@@ -76,8 +82,15 @@ class BodyReader extends OncePerRequestFilter {
         RequestBody whole = new RequestBody(request);
         AsyncContext async = request.startAsync(whole, response);
         async.setTimeout(BODY_MS);
-        Incoming incoming = new Incoming(request.getInputStream(), whole, async);
+        Incoming incoming = new Incoming(request.getInputStream(), whole, async, request.getRemoteAddr());
         async.addListener(incoming);
+        if (byAddress.merge(incoming.address, 1, Integer::sum) > MOST_OF_ONE) {
+            incoming.refuse(
+                    503,
+                    "more than " + MOST_OF_ONE
+                            + " requests of this address are still arriving: try again in 20 s; nothing was stored");
+            return;
+        }
         request.getInputStream().setReadListener(incoming);
     }
 
@@ -85,12 +98,14 @@ class BodyReader extends OncePerRequestFilter {
         private final ServletInputStream in;
         private final RequestBody whole;
         private final AsyncContext async;
+        private final String address;
         private final ByteArrayOutputStream read = new ByteArrayOutputStream(1024);
         private final byte[] piece = new byte[8192];
         private final long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(BODY_MS);
         private boolean answered;
 
-        Incoming(ServletInputStream in, RequestBody whole, AsyncContext async) {
+        Incoming(ServletInputStream in, RequestBody whole, AsyncContext async, String address) {
+            this.address = address;
             this.in = in;
             this.whole = whole;
             this.async = async;
@@ -163,6 +178,7 @@ class BodyReader extends OncePerRequestFilter {
         @Override
         public void onComplete(AsyncEvent event) {
             together.addAndGet(-read.size());
+            byAddress.computeIfPresent(address, (of, n) -> n > 1 ? Integer.valueOf(n - 1) : null);
         }
 
         @Override

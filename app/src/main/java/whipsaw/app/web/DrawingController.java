@@ -20,7 +20,7 @@ import whipsaw.app.print.JobSheet;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.section.CutLine;
 
 /** Parts of the drawing that follow what is looked at, not what is stored: section, sun, marks. */

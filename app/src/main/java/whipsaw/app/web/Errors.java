@@ -31,7 +31,7 @@ import whipsaw.app.store.StoreException;
 import whipsaw.app.store.Stored;
 import whipsaw.core.calc.CalcException;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 
 /** Turns refusals into clear answers: JSON for the page's script, a plain page for a browser. */
 @ControllerAdvice

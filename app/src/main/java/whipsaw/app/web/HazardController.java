@@ -13,6 +13,8 @@ import whipsaw.app.job.Suggested;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.schema.Path;
 import whipsaw.core.site.StandInHazard.Values;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -37,12 +39,12 @@ public class HazardController {
         UnitSystem units = design.job().project().units();
         Values v = hazard.at(design.job().site());
         List<Map<String, Object>> changes = new ArrayList<>();
-        changes.add(set("$.site.wind", "~" + Show.exact(units, Dimension.SPEED, v.windMps())));
-        changes.add(set("$.site.snow", "~" + Show.exact(units, Dimension.LOAD, v.snowPa())));
+        changes.add(set(JobPaths.ASCE.to(Job.AsceSite::wind), "~" + Show.exact(units, Dimension.SPEED, v.windMps())));
+        changes.add(set(JobPaths.ASCE.to(Job.AsceSite::snow), "~" + Show.exact(units, Dimension.LOAD, v.snowPa())));
         String words = "wind " + Show.both(units, Dimension.SPEED, v.windMps()) + ", ground snow "
                 + Show.both(units, Dimension.LOAD, v.snowPa());
         if (design.job().site().code() instanceof Job.AsceSite && !Double.isNaN(v.sds())) {
-            changes.add(set("$.site.sds", v.sds()));
+            changes.add(set(JobPaths.ASCE.to(Job.AsceSite::sds), v.sds()));
             words += ", S_DS " + Show.number(v.sds(), 2);
         }
         model.addAttribute("source", v.source());
@@ -52,7 +54,7 @@ public class HazardController {
         return "site-values :: values";
     }
 
-    private static Map<String, Object> set(String path, Object value) {
-        return Map.of("op", "set", "path", path, "value", value);
+    private static Map<String, Object> set(Path<?> path, Object value) {
+        return Map.of("op", "set", "path", path.toString(), "value", value);
     }
 }

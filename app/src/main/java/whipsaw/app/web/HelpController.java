@@ -9,14 +9,16 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.help.Glossary;
 import whipsaw.app.job.JobService;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.units.UnitText;
 import whipsaw.core.units.UnitTextException;
 
-/** The glossary, and lengths as people type them. */
+/** The glossary, the schema of job files, and lengths as people type them. */
 @Controller
 public class HelpController {
     private static final int LONGEST = 60;
@@ -32,6 +34,13 @@ public class HelpController {
     public String glossary(Model model) {
         model.addAttribute("terms", glossary.terms());
         return "glossary";
+    }
+
+    /** JSON Schema of job files. */
+    @GetMapping(path = "/schema/job-" + Job.SCHEMA + ".schema.json", produces = "application/schema+json")
+    @ResponseBody
+    public Map<String, Object> schema() {
+        return JobReader.schema();
     }
 
     /**

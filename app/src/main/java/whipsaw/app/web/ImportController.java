@@ -24,8 +24,9 @@ import whipsaw.core.exchange.ForeignDrawing;
 import whipsaw.core.exchange.RoofFromDrawing;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.ObstructionKinds;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
@@ -202,7 +203,7 @@ public class ImportController {
         List<DocumentPatch.Change> changes = new ArrayList<>(List.of(
                 new DocumentPatch.Change(
                         "set",
-                        "$.roof.outline",
+                        JobPaths.OUTLINE.toString(),
                         Map.of(
                                 "kind",
                                 "drawn",
@@ -210,15 +211,17 @@ public class ImportController {
                                 roof.outline().stream()
                                         .map(ImportController::corner)
                                         .toList())),
-                new DocumentPatch.Change("set", "$.roof.parapets", List.of()),
-                new DocumentPatch.Change("set", "$.roof.obstructions", obstructions(roof, height, clear))));
+                DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::parapets), List.of()),
+                DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::obstructions), obstructions(roof, height, clear))));
         if (!Double.isNaN(roof.heightM())) {
-            changes.add(new DocumentPatch.Change("set", "$.roof.height", metres(roof.heightM())));
+            changes.add(DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::height), metres(roof.heightM())));
         }
         if (place && drawing.plane() != null) {
             Coordinate earth = drawing.plane().toEarth(roof.origin());
-            changes.add(new DocumentPatch.Change("set", "$.site.latitude", Show.number(earth.y, 6) + " deg"));
-            changes.add(new DocumentPatch.Change("set", "$.site.longitude", Show.number(earth.x, 6) + " deg"));
+            changes.add(
+                    DocumentPatch.Change.set(JobPaths.SITE.to(Job.Site::latitude), Show.number(earth.y, 6) + " deg"));
+            changes.add(
+                    DocumentPatch.Change.set(JobPaths.SITE.to(Job.Site::longitude), Show.number(earth.x, 6) + " deg"));
         }
         jobs.change(
                 slug,

@@ -19,7 +19,9 @@ import whipsaw.app.job.JobService;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.schema.Problem;
 
 /** The list of jobs: start, read, open, rename, duplicate, put away, search. */
 @Controller
@@ -89,7 +91,7 @@ public class JobListController {
         jobs.change(
                 slug,
                 jobs.open(slug).revision().number(),
-                List.of(new DocumentPatch.Change("set", "$.project.name", name)));
+                List.of(DocumentPatch.Change.set(JobPaths.JOB.to(Job::project).to(Job.Project::name), name)));
         return "redirect:/";
     }
 

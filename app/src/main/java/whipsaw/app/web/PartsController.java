@@ -15,18 +15,20 @@ import whipsaw.app.store.StoreException;
 import whipsaw.core.job.DocumentDiff;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.schema.Path;
 
 /** The copies of catalogue entries a job holds, against the catalogue as it is now. */
 @Controller
 public class PartsController {
-    private static final Map<String, String> PATHS = Map.of(
-            "tray-system", "$.array.tray",
-            "module", "$.array.module",
-            "block", "$.array.block",
-            "inverter", "$.electrical.inverter",
-            "conductor", "$.electrical.run.conductor");
+    private static final Map<String, Path<?>> PATHS = Map.of(
+            "tray-system", JobPaths.ARRAY.to(Job.ArrayChoice::tray),
+            "module", JobPaths.ARRAY.to(Job.ArrayChoice::module),
+            "block", JobPaths.ARRAY.to(Job.ArrayChoice::block),
+            "inverter", JobPaths.ELECTRICAL.to(Job.Electrical::inverter),
+            "conductor", JobPaths.RUN.to(Job.AcRun::conductor));
 
     private final JobService jobs;
     private final CatalogueStore catalogue;
@@ -78,11 +80,11 @@ public class PartsController {
 
     /** The body in the form a job writes it, so that only real differences show. */
     private static Map<String, Object> normal(CatalogueStore.Entry entry) {
-        return JobWriter.entry(JobReader.readEntry(entry.kind(), entry.body()).job());
+        return JobWriter.part(JobReader.readEntry(entry.kind(), entry.body()).job());
     }
 
     private static Map<String, Object> copy(Job job, String kind) {
-        return JobWriter.entry(
+        return JobWriter.part(
                 switch (kind) {
                     case "tray-system" -> job.array().tray();
                     case "module" -> job.array().module();
@@ -105,7 +107,7 @@ public class PartsController {
         jobs.change(
                 slug,
                 base,
-                List.of(new DocumentPatch.Change("set", PATHS.get(kind), newest.body())),
+                List.of(DocumentPatch.Change.set(PATHS.get(kind), newest.body())),
                 "Took edition " + newest.edition() + " of " + newest.name());
         return "redirect:/jobs/" + slug + "/parts";
     }

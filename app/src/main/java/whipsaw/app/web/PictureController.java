@@ -22,6 +22,7 @@ import whipsaw.app.store.PictureStore;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
 import whipsaw.core.units.Show;
@@ -99,11 +100,13 @@ public class PictureController {
         List<DocumentPatch.Change> changes = new ArrayList<>();
         changes.add(new DocumentPatch.Change(
                 "set",
-                "$.survey.pins[id=" + pin + "].photos",
+                JobPaths.SURVEY.id(Survey::pins, pin).to(Survey.Pin::photos).toString(),
                 with(at.photos(), upload, caption, who, "pin the next one beside it")));
         if (at.seen() == null) {
             changes.add(new DocumentPatch.Change(
-                    "set", "$.survey.pins[id=" + pin + "].seen", LocalDate.now().toString()));
+                    "set",
+                    JobPaths.SURVEY.id(Survey::pins, pin).to(Survey.Pin::seen).toString(),
+                    LocalDate.now().toString()));
         }
         jobs.change(slug, base, changes, "Photograph of " + at.kind());
         return "redirect:/jobs/" + slug + "/survey#pins";
@@ -123,7 +126,10 @@ public class PictureController {
                 .filter(w -> w.id().equals(work))
                 .findFirst()
                 .orElseThrow(() -> new StoreException("there is no strengthening '" + work + "' in this job"));
-        String path = "$.roof.structure.works[id=" + work + "].photos";
+        String path = JobPaths.STRUCTURE
+                .id(Structure::works, work)
+                .to(Structure.Work::photos)
+                .toString();
         List<String> photos = with(at.photos(), upload, caption, who, "name the bays in lines of their own");
         jobs.change(
                 slug,
@@ -154,7 +160,13 @@ public class PictureController {
                 slug,
                 base,
                 List.of(new DocumentPatch.Change(
-                        "set", "$.survey.routes[id=" + route + "].legs[" + (leg - 1) + "].photos", photos)),
+                        "set",
+                        JobPaths.SURVEY
+                                .id(Survey::routes, route)
+                                .at(Survey.Route::legs, leg - 1)
+                                .to(Survey.RouteLeg::photos)
+                                .toString(),
+                        photos)),
                 "Photograph of " + at.name() + ", leg " + leg);
         return "redirect:/jobs/" + slug + "/survey#cable-routes";
     }
@@ -211,7 +223,8 @@ public class PictureController {
         jobs.change(
                 slug,
                 base,
-                List.of(new DocumentPatch.Change("set", "$.survey.underlay", under)),
+                List.of(new DocumentPatch.Change(
+                        "set", JobPaths.SURVEY.to(Survey::underlay).toString(), under)),
                 "Picture under the plan: " + brief(upload.getOriginalFilename(), 60));
         return "redirect:/jobs/" + slug + "#entry-picture";
     }

@@ -18,8 +18,10 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentDiff;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 
 /** The revisions of a job: all of them, names, comparing two, going back. */
 @Controller
@@ -132,9 +134,10 @@ public class RevisionController {
     }
 
     private List<Pair> inputs(Design before, Design after) {
-        InputNames names = new InputNames(catalogue, tables.tables(), after, before);
+        InputNames names = new InputNames(catalogue, tables.tables(), after.job(), before.job());
         return DocumentDiff.between(JobWriter.write(before.job()), JobWriter.write(after.job())).stream()
-                .filter(e -> !e.path().startsWith("$.codeTables"))
+                .filter(e ->
+                        !e.path().startsWith(JobPaths.JOB.to(Job::codeTables).toString()))
                 .map(e -> new Pair(names.name(e.path()), e.before(), e.after()))
                 .toList();
     }

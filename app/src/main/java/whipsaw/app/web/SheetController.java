@@ -21,7 +21,7 @@ import whipsaw.app.print.SheetPdf;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.survey.Consequences;
 import whipsaw.core.working.Working;
 

@@ -26,11 +26,12 @@ import whipsaw.app.store.JobStore;
 import whipsaw.app.store.PictureStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
 import whipsaw.core.job.Structure;
 import whipsaw.core.job.Survey;
 import whipsaw.core.job.SurveyQuestion;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.survey.Consequences;
 import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.survey.SurveySheet;
@@ -83,7 +84,7 @@ public class SurveyController {
                 case "wayUp", "lifting" -> "found";
                 case "routes", "occupants" -> "services";
                 case "viewers" -> "sight";
-                default -> path.startsWith("$.roof") ? "fabric" : "job";
+                default -> path.startsWith(JobPaths.ROOF.toString()) ? "fabric" : "job";
             };
         }
     }
@@ -240,7 +241,7 @@ public class SurveyController {
             if (q.kind() == SurveyQuestion.Kind.PATH || value == null) {
                 continue;
             }
-            String path = "$.survey.answers." + q.id();
+            String path = JobPaths.SURVEY.to(Survey::answers) + "." + q.id();
             Survey.Answer known = survey.answers().get(q.id());
             if (value.isBlank()) {
                 if (known != null) {
@@ -331,7 +332,7 @@ public class SurveyController {
         jobs.change(
                 slug,
                 base,
-                List.of(new DocumentPatch.Change("append", "$.survey.occupants", o)),
+                List.of(DocumentPatch.Change.append(JobPaths.SURVEY.to(Survey::occupants), o)),
                 "Use of " + name.strip());
         return "redirect:/jobs/" + slug + "/survey#use";
     }
@@ -373,7 +374,7 @@ public class SurveyController {
 
     private static String year(Map<String, Object> o, YearOfUse use) {
         o.put("kw", YearOfUse.typicalDay(use.year()));
-        o.put("year", JobWriter.year(use.year()));
+        o.put("year", JobWriter.part(use.year()));
         return use.readings() + " readings of %s"
                 + (use.filled() == 0 ? "" : ", " + use.filled() + " hours without one filled")
                 + (use.skipped() == 0 ? "" : ", " + use.skipped() + " hour skipped by summer time")

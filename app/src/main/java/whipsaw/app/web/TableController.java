@@ -18,7 +18,7 @@ import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.working.DataStatus;
 

@@ -15,10 +15,11 @@ import whipsaw.app.job.JobService;
 import whipsaw.app.job.Suggested;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
@@ -26,6 +27,8 @@ import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
 import whipsaw.core.roof.SizeText;
 import whipsaw.core.roof.ThingLine;
+import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
@@ -40,6 +43,9 @@ import whipsaw.core.units.UnitTextException;
  */
 @Controller
 public class WorkOutController {
+    private static final String ROOFS = JobPaths.SURVEY.to(Survey::roofs).toString();
+    private static final String THINGS =
+            JobPaths.ROOF.to(Job.Roof::obstructions).toString();
     private static final int MOST_COPIES = 400;
     private static final double ASSUMED_HEIGHT_M = 0.9144;
 
@@ -96,8 +102,8 @@ public class WorkOutController {
         return value == null ? "" : String.valueOf(value).strip();
     }
 
-    private static Map<String, Object> set(String path, Object value) {
-        return Map.of("op", "set", "path", path, "value", value);
+    private static Map<String, Object> set(Path<?> path, Object value) {
+        return Map.of("op", "set", "path", path.toString(), "value", value);
     }
 
     static JobService.Refused refused(String path, String label, String value, String message) {
@@ -120,19 +126,19 @@ public class WorkOutController {
             Job job = RoofSwap.to(design.job(), id, design.layout().facingDeg());
             Map<String, Object> written = JobWriter.write(job);
             return List.of(
-                    set("$.roof", written.get("roof")),
-                    set("$.survey", written.get("survey")),
-                    set("$.array", written.get("array")),
-                    set("$.electrical", written.get("electrical")));
+                    set(JobPaths.ROOF, written.get("roof")),
+                    set(JobPaths.SURVEY, written.get("survey")),
+                    set(JobPaths.ARRAY, written.get("array")),
+                    set(JobPaths.ELECTRICAL, written.get("electrical")));
         } catch (IllegalArgumentException e) {
-            throw refused("$.survey.roofs", "Roof", id, e.getMessage());
+            throw refused(ROOFS, "Roof", id, e.getMessage());
         }
     }
 
     /** A plain rectangle to the right of the roof, to be given its own shape. */
     private static List<Object> addRoof(Design design, String name) {
         if (name.isBlank()) {
-            throw refused("$.survey.roofs", "Name of the roof", name, "is missing: for example Annex");
+            throw refused(ROOFS, "Name of the roof", name, "is missing: for example Annex");
         }
         double right = design.plan().outline().getEnvelopeInternal().getMaxX();
         List<Object> corners = new ArrayList<>();
@@ -152,38 +158,43 @@ public class WorkOutController {
         other.put("x", typed(design, right + 5));
         other.put("y", typed(design, 0));
         other.put("roof", roof);
-        return List.of(Map.of("op", "append", "path", "$.survey.roofs", "value", other));
+        return List.of(Map.of("op", "append", "path", ROOFS, "value", other));
     }
 
     private static Job.Obstruction thing(Design design, String id) {
         return design.job().roof().obstructions().stream()
                 .filter(o -> o.id().equals(id))
                 .findFirst()
-                .orElseThrow(() -> refused("$.roof.obstructions", "Obstruction", id, "is not on this roof any more"));
+                .orElseThrow(() -> refused(THINGS, "Obstruction", id, "is not on this roof any more"));
     }
 
     private static List<Object> place(Design design, String id, String text) {
-        String path = "$.roof.obstructions[id=" + id + "]";
+        Path<Footprint> path = JobPaths.footprint(id);
         Job.Obstruction thing = thing(design, id);
         if (text.isEmpty()) {
-            return List.of(Map.of("op", "remove", "path", path + ".measured"));
+            return List.of(
+                    Map.of("op", "remove", "path", path.to(Footprint::measured).toString()));
         }
         try {
             List<EdgeOffsets.Offset> offsets = EdgeOffsets.read(text, design.plan(), roofUnit(design));
             Coordinate at = EdgeOffsets.place(offsets, thing, design.plan());
             return List.of(
-                    set(path + ".x", typed(design, at.x)),
-                    set(path + ".y", typed(design, at.y)),
-                    set(path + ".measured", text));
+                    set(path.to(Footprint::x), typed(design, at.x)),
+                    set(path.to(Footprint::y), typed(design, at.y)),
+                    set(path.to(Footprint::measured), text));
         } catch (EdgeOffsets.NoPlace e) {
-            throw refused(path + ".measured", "From two edges", text, e.getMessage());
+            throw refused(
+                    path.to(Footprint::measured).toString(),
+                    path.to(Footprint::measured).label(),
+                    text,
+                    e.getMessage());
         }
     }
 
     /** A thing from one line, in the middle of the roof where no distances are given. */
     private static List<Object> thing(Design design, Map<String, Object> body) {
         String line = text(body, "line");
-        String path = "$.roof.obstructions";
+        String path = THINGS;
         try {
             ThingLine read = ThingLine.read(line, roofUnit(design));
             Map<String, Object> o = new LinkedHashMap<>();
@@ -229,12 +240,12 @@ public class WorkOutController {
 
     /** Sizes taped on site beside a drawn outline; none takes them away. */
     private static List<Object> sizes(Design design, Map<String, Object> body) {
-        String path = "$.roof.sizes";
+        Path<Job.SiteSizes> path = JobPaths.ROOF.to(Job.Roof::sizes);
         try {
             List<Job.TapedDiagonal> tapes =
                     SizeText.read(text(body, "text"), design.plan().edges().size(), roofUnit(design));
             if (tapes.isEmpty()) {
-                return List.of(Map.of("op", "remove", "path", path));
+                return List.of(Map.of("op", "remove", "path", path.toString()));
             }
             List<Object> written = new ArrayList<>();
             tapes.forEach(t -> written.add(
@@ -244,18 +255,18 @@ public class WorkOutController {
             sizes.put("tapes", written);
             return List.of(set(path, sizes));
         } catch (SizeText.Unread e) {
-            throw refused(path, "Sizes taped on site", e.line(), "'" + e.line() + "' " + e.getMessage());
+            throw refused(path.toString(), path.label(), e.line(), "'" + e.line() + "' " + e.getMessage());
         }
     }
 
     private static List<Object> form(Design design, Map<String, Object> body) {
         String kind = text(body, "kind");
         if (kind.equals("flat")) {
-            return List.of(Map.of("op", "remove", "path", "$.roof.form"));
+            return List.of(Map.of("op", "remove", "path", JobPaths.FORM.toString()));
         }
         String steepness = text(body, "steepness");
         if (kind.equals("hipped")) {
-            return List.of(set("$.roof.form", Map.of("kind", "hipped", "slope", steepness)));
+            return List.of(set(JobPaths.FORM, Map.of("kind", "hipped", "slope", steepness)));
         }
         try {
             FormMaker.Kind known = FormMaker.Kind.valueOf(kind.toUpperCase(Locale.ROOT));
@@ -265,9 +276,9 @@ public class WorkOutController {
             form.folds()
                     .forEach(f -> folds.add(Map.of(
                             "across", f.across().typed(), "height", f.height().typed())));
-            return List.of(set("$.roof.form", Map.of("kind", "folded", "edge", form.edge(), "folds", folds)));
+            return List.of(set(JobPaths.FORM, Map.of("kind", "folded", "edge", form.edge(), "folds", folds)));
         } catch (IllegalArgumentException e) {
-            throw refused("$.roof.form", "Form of the roof", kind + " " + steepness, e.getMessage());
+            throw refused(JobPaths.FORM.toString(), JobPaths.FORM.label(), kind + " " + steepness, e.getMessage());
         }
     }
 
@@ -307,7 +318,7 @@ public class WorkOutController {
                 copy.put("name", named(first.name(), n));
                 copy.put("x", typed(design, first.x().si() + column * dx));
                 copy.put("y", typed(design, first.y().si() + row * dy));
-                changes.add(Map.of("op", "append", "path", "$.roof.obstructions", "value", copy));
+                changes.add(Map.of("op", "append", "path", THINGS, "value", copy));
             }
         }
         return changes;
@@ -333,7 +344,7 @@ public class WorkOutController {
     private static List<Object> scale(Design design, Map<String, Object> body) {
         Survey.Underlay u = design.job().survey().underlay();
         if (u == null) {
-            throw refused("$.survey.underlay", "Picture", "", "is not there any more");
+            throw refused(JobPaths.SURVEY.to(Survey::underlay).toString(), "Picture", "", "is not there any more");
         }
         double truth = length(design, body, "text");
         double dx = number(body, "bx") - number(body, "ax");
@@ -352,12 +363,12 @@ public class WorkOutController {
         double sin = Math.sin(Math.toRadians(turn)) * times;
         double rx = u.x().si() - number(body, "ax");
         double ry = u.y().si() - number(body, "ay");
-        String path = "$.survey.underlay.";
+        Path<Survey.Underlay> path = JobPaths.SURVEY.to(Survey::underlay);
         return List.of(
-                set(path + "metresPerPixel", u.metresPerPixel() * times),
-                set(path + "turnDeg", (u.turnDeg() + turn + 540) % 360 - 180),
-                set(path + "x", typed(design, number(body, "ax") + rx * cos - ry * sin)),
-                set(path + "y", typed(design, number(body, "ay") + rx * sin + ry * cos)));
+                set(path.to(Survey.Underlay::metresPerPixel), u.metresPerPixel() * times),
+                set(path.to(Survey.Underlay::turnDeg), (u.turnDeg() + turn + 540) % 360 - 180),
+                set(path.to(Survey.Underlay::x), typed(design, number(body, "ax") + rx * cos - ry * sin)),
+                set(path.to(Survey.Underlay::y), typed(design, number(body, "ay") + rx * sin + ry * cos)));
     }
 
     @SuppressWarnings("unchecked")

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
 
 class SeedsTest {

@@ -106,8 +106,8 @@ class EntryFormTest extends ServedTest {
         Map<String, EntryForm.Input> en = inputs(design("ashwell-row-primary-school"));
         assertThat(asce).containsKeys("$.site.exposure", "$.site.riskCategory").doesNotContainKey("$.site.terrain");
         assertThat(en).containsKeys("$.site.terrain", "$.site.coefficients").doesNotContainKey("$.site.exposure");
-        assertThat(asce.get("$.array.gap").label()).isEqualTo("Row gap");
-        assertThat(en.get("$.array.gap").label()).isEqualTo("Valley gap");
+        assertThat(asce.get("$.array.gap").hint()).startsWith("now ");
+        assertThat(en.get("$.array.gap").hint()).startsWith("valley between pairs, now ");
         assertThat(en.get("$.site.wind").unit()).isEqualTo("m/s");
         assertThat(asce.get("$.site.wind").unit()).isEqualTo("mph");
         assertThat(en.get("$.site.wind").hint()).contains("24 m/s").contains("mph");

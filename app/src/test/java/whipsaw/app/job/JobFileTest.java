@@ -6,9 +6,6 @@ import com.networknt.schema.InputFormat;
 import com.networknt.schema.JsonSchema;
 import com.networknt.schema.JsonSchemaFactory;
 import com.networknt.schema.SpecVersion;
-import java.io.IOException;
-import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -26,13 +23,7 @@ class JobFileTest {
     private static final JsonSchema SCHEMA = schema();
 
     private static JsonSchema schema() {
-        try (InputStream in = JobFileTest.class.getResourceAsStream("/static/schema/job-4.schema.json")) {
-            String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
-            return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012)
-                    .getSchema(text);
-        } catch (IOException e) {
-            throw new IllegalStateException(e);
-        }
+        return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Json.write(JobReader.schema()));
     }
 
     private static List<String> faults(Map<?, ?> document) {

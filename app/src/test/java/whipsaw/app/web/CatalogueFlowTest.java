@@ -58,7 +58,7 @@ class CatalogueFlowTest extends ServedTest {
         Locator form = page.locator("form[action='/catalogue/block/preview']").first();
         typed.forEach((k, v) -> form.locator("input[name=" + k + "]").fill(v));
         form.locator("button").click();
-        assertThat(page.locator("main")).containsText("mass: Block mass: '20 stone' has the unit 'stone'");
+        assertThat(page.locator("main")).containsText("mass: Mass, weighed: '20 stone' has the unit 'stone'");
         assertThat(page.locator("button:has-text('Take')")).hasCount(0);
         assertThat(form.locator("input[name=name]")).hasValue("kerb");
         form.locator("input[name=mass]").fill("5 kg");
@@ -83,7 +83,7 @@ class CatalogueFlowTest extends ServedTest {
         String mixed = MODULE_HEAD + module("good-1", "26 kg") + module("bad-1", "260 kg");
         String page = preview("module", mixed);
         assertThat(page)
-                .contains("Nothing can be taken yet", "mass: Module mass: &#39;260 kg&#39; is outside", "can be taken");
+                .contains("Nothing can be taken yet", "mass: Mass: &#39;260 kg&#39; is outside", "can be taken");
         String forced = server.form(
                         "/catalogue/module",
                         Map.of("rows", "[{\"code\":\"good-1\"}]", "units", "metric", "checked", "yes"))

@@ -1,6 +1,7 @@
 package whipsaw.core.catalogue;
 
 import java.time.LocalDate;
+import whipsaw.core.schema.Input;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
 
@@ -15,7 +16,13 @@ import whipsaw.core.working.DataStatus;
  * @param dated date of the source; null when it has none
  */
 public record CatalogueInfo(
-        String code, String edition, String maker, String name, String source, LocalDate dated, DataStatus status)
+        @Input(label = "Code, your own short name", longest = 60, example = "yarrowby-500") String code,
+        @Input(label = "Edition", longest = 40, example = "1") String edition,
+        @Input(label = "Maker", longest = 80, example = "Yarrowby") String maker,
+        @Input(label = "Name as on the datasheet", example = "YB 500 half-cut") String name,
+        @Input(label = "Source of the figures", longest = 300, example = "datasheet YB-500, revision C") String source,
+        @Input(label = "Date of the source", optional = true, example = "2026-05-31") LocalDate dated,
+        @Input(label = "Status", example = "unconfirmed") DataStatus status)
         implements DataSource {
 
     @Override

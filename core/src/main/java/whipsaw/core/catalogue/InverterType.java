@@ -1,5 +1,8 @@
 package whipsaw.core.catalogue;
 
+import whipsaw.core.schema.Inline;
+import whipsaw.core.schema.Input;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 
 /**
@@ -14,11 +17,21 @@ import whipsaw.core.units.Measure;
  * @param trackerShortCircuit largest short-circuit current of one of them
  */
 public record InverterType(
-        CatalogueInfo info,
-        Measure power,
-        Measure lineVoltage,
-        Measure highestInput,
-        Measure trackerLowest,
-        int trackers,
-        int stringsPerTracker,
-        Measure trackerShortCircuit) {}
+        @Inline CatalogueInfo info,
+        @Input(label = "Rated apparent power", dim = Dimension.POWER, least = 500, most = 500_000, example = "60 kVA")
+                Measure power,
+        @Input(label = "Line voltage", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "480 V")
+                Measure lineVoltage,
+        @Input(label = "Highest DC input", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "1100 V")
+                Measure highestInput,
+        @Input(label = "Lower end of the window", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "500 V")
+                Measure trackerLowest,
+        @Input(label = "Trackers", least = 1, most = 40, example = "6") int trackers,
+        @Input(label = "Strings per tracker", least = 1, most = 20, example = "2") int stringsPerTracker,
+        @Input(
+                        label = "Short-circuit current of a tracker",
+                        dim = Dimension.CURRENT,
+                        least = 1,
+                        most = 500,
+                        example = "40 A")
+                Measure trackerShortCircuit) {}

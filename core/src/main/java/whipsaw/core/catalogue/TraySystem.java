@@ -2,6 +2,9 @@ package whipsaw.core.catalogue;
 
 import java.util.List;
 import java.util.Map;
+import whipsaw.core.schema.Inline;
+import whipsaw.core.schema.Input;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 
 /**
@@ -25,23 +28,83 @@ import whipsaw.core.units.Measure;
  * @param footWidth of it; null when not known
  */
 public record TraySystem(
-        CatalogueInfo info,
-        Arrangement arrangement,
-        Measure ridgeGap,
-        List<Measure> tilts,
-        List<Measure> gaps,
-        Measure moduleGap,
-        Measure lowEdge,
-        Measure rackingMass,
-        Positions positions,
-        int mostBlocks,
-        Measure shared,
-        String sharedReport,
-        boolean linksRows,
-        int shortestRow,
-        Map<String, Double> friction,
-        Measure footLength,
-        Measure footWidth) {
+        @Inline CatalogueInfo info,
+        @Input(
+                        label = "Arrangement",
+                        words = {"one-way rows", "pairs back to back"},
+                        example = "one-way")
+                Arrangement arrangement,
+        @Input(
+                        label = "Ridge gap",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.005,
+                        most = 1,
+                        when = {"arrangement", "pairs"},
+                        help = "between the high edges of a pair",
+                        example = "60 mm")
+                Measure ridgeGap,
+        @Input(label = "Tilts", dim = Dimension.ANGLE, least = 0, most = 35, fewest = 1, example = "5 deg; 10 deg")
+                List<Measure> tilts,
+        @Input(
+                        label = "Row or valley gaps",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0,
+                        most = 5,
+                        fewest = 1,
+                        example = "15 in; 20 in")
+                List<Measure> gaps,
+        @Input(label = "Gap between modules", dim = Dimension.PART_LENGTH, least = 0.006, most = 0.2, example = "20 mm")
+                Measure moduleGap,
+        @Input(
+                        label = "Lower edge above the roof",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.02,
+                        most = 1,
+                        example = "3 in")
+                Measure lowEdge,
+        @Input(label = "Racking mass per module", dim = Dimension.MASS, least = 0.5, most = 60, example = "5.4 kg")
+                Measure rackingMass,
+        @Input(label = "Ballast positions", example = "module") Positions positions,
+        @Input(label = "Blocks a position takes", least = 0, most = 60, example = "12") int mostBlocks,
+        @Input(
+                        label = "Area shown to share load",
+                        dim = Dimension.AREA,
+                        least = 0.5,
+                        most = 1000,
+                        optional = true,
+                        example = "230 ft2")
+                Measure shared,
+        @Input(label = "Report that shows it", longest = 200, orElse = "", example = "stiffness report 7")
+                String sharedReport,
+        @Input(label = "Rows joined", orElse = "false", example = "yes") boolean linksRows,
+        @Input(label = "Fewest modules side by side", least = 1, most = 20, example = "2") int shortestRow,
+        @Input(
+                        label = "Friction by covering",
+                        least = 0.1,
+                        most = 1.5,
+                        as = FrictionByCovering.class,
+                        example = "TPO=0.48; EPDM=0.55")
+                Map<String, Double> friction,
+        @Input(
+                        label = "Length of a foot, four a module",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.02,
+                        most = 3,
+                        optional = true,
+                        with = "footWidth",
+                        example = "12 in")
+                Measure footLength,
+        @Input(
+                        label = "Width of a foot",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.02,
+                        most = 3,
+                        optional = true,
+                        with = "footLength",
+                        example = "4 in")
+                Measure footWidth) {
+    /** Coverings trays can stand on. */
+    public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
 
     /** How the rows stand to each other. */
     public enum Arrangement {

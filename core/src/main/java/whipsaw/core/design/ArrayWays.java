@@ -13,6 +13,7 @@ import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
@@ -40,7 +41,7 @@ final class ArrayWays {
                 tries.offer(
                         "tilt",
                         "Tilt " + tilt.typed() + " instead of " + array.tilt().typed(),
-                        Tries.set("$.array.tilt", tilt.typed()));
+                        Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
             }
         }
     }
@@ -49,7 +50,7 @@ final class ArrayWays {
         for (Measure gap : design.job().array().tray().gaps()) {
             if (Math.abs(gap.si() - design.layout().gapM()) > Limits.SLACK) {
                 String name = design.layout().pairs() == null ? "Row gap " : "Valley ";
-                tries.offer("gap", name + gap.typed(), Tries.set("$.array.gap", gap.typed()));
+                tries.offer("gap", name + gap.typed(), Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::gap), gap.typed()));
             }
         }
     }
@@ -61,8 +62,9 @@ final class ArrayWays {
             for (Measure gap : array.tray().gaps()) {
                 boolean gapNow = Math.abs(gap.si() - design.layout().gapM()) <= Limits.SLACK;
                 if (tilt.si() != array.tilt().si() && !gapNow) {
-                    List<Change> both = new ArrayList<>(Tries.set("$.array.tilt", tilt.typed()));
-                    both.addAll(Tries.set("$.array.gap", gap.typed()));
+                    List<Change> both =
+                            new ArrayList<>(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
+                    both.addAll(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::gap), gap.typed()));
                     tries.offer("tilt and gap", "Tilt " + tilt.typed() + " with a gap of " + gap.typed(), both);
                 }
             }
@@ -73,7 +75,9 @@ final class ArrayWays {
         for (BlockType block : blocks) {
             if (!block.info().code().equals(design.job().array().block().info().code())) {
                 tries.offer(
-                        "block", "Block " + block.info().name(), Tries.set("$.array.block", JobWriter.block(block)));
+                        "block",
+                        "Block " + block.info().name(),
+                        Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::block), JobWriter.part(block)));
             }
         }
     }
@@ -92,9 +96,10 @@ final class ArrayWays {
                     .min(Comparator.comparingDouble(
                             t -> Math.abs(t.si() - array.tilt().si())))
                     .orElseThrow();
-            List<Change> changes = new ArrayList<>(Tries.set("$.array.tray", JobWriter.tray(tray)));
-            changes.addAll(Tries.set("$.array.tilt", tilt.typed()));
-            changes.addAll(List.of(new Change("remove", "$.array.gap", null)));
+            List<Change> changes =
+                    new ArrayList<>(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tray), JobWriter.part(tray)));
+            changes.addAll(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
+            changes.addAll(List.of(Change.remove(JobPaths.ARRAY.to(Job.ArrayChoice::gap))));
             tries.offer("tray", "Tray system " + tray.info().name() + " at " + tilt.typed(), changes);
         }
     }
@@ -111,7 +116,9 @@ final class ArrayWays {
                 continue;
             }
             Way way = tries.way(
-                    "walkway", "First walkway behind row " + first, Tries.set("$.array.walkway.first", first));
+                    "walkway",
+                    "First walkway behind row " + first,
+                    Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::walkway).to(Job.Walkway::first), first));
             if (way != null && (best == null || better(way, best))) {
                 best = way;
             }
@@ -142,7 +149,11 @@ final class ArrayWays {
                 Way way = tries.way(
                         "shift",
                         "The array shifted " + (along ? "along" : "across") + " its rows, to " + typed,
-                        Tries.set(along ? "$.array.shiftAlong" : "$.array.shiftAcross", typed));
+                        Tries.set(
+                                along
+                                        ? JobPaths.ARRAY.to(Job.ArrayChoice::shiftAlong)
+                                        : JobPaths.ARRAY.to(Job.ArrayChoice::shiftAcross),
+                                typed));
                 boolean better = way != null
                         && (best == null
                                 || way.after() == null
@@ -193,8 +204,8 @@ final class ArrayWays {
     }
 
     private Way attached(int blocks, Set<String> bays) {
-        List<Change> changes = new ArrayList<>(Tries.set("$.array.attachments.mostBlocks", blocks));
-        changes.addAll(Tries.set("$.array.attachments.bays", String.join(", ", bays)));
+        List<Change> changes = new ArrayList<>(Tries.set(JobPaths.ATTACHMENTS.to(Job.Attachments::mostBlocks), blocks));
+        changes.addAll(Tries.set(JobPaths.ATTACHMENTS.to(Job.Attachments::bays), String.join(", ", bays)));
         return tries.way(
                 "attachments",
                 "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
@@ -211,7 +222,8 @@ final class ArrayWays {
         for (int step = 1; step <= 6; step++) {
             double setback = Math.max(needed, design.layout().setbackM() + step * STEP_M);
             String typed = Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, setback);
-            Way way = tries.way("setback", "Set-back " + typed, Tries.set("$.array.setback", typed));
+            Way way = tries.way(
+                    "setback", "Set-back " + typed, Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::setback), typed));
             helps = way == null ? helps : way;
             if (way != null && way.clean()) {
                 break;
@@ -232,7 +244,10 @@ final class ArrayWays {
                             design.job().electrical().place())
                     .mostV();
             String typed = Show.number(most, 0) + " V";
-            tries.offer("system limit", "DC system limit " + typed, Tries.set("$.electrical.systemLimit", typed));
+            tries.offer(
+                    "system limit",
+                    "DC system limit " + typed,
+                    Tries.set(JobPaths.ELECTRICAL.to(Job.Electrical::systemLimit), typed));
         }
     }
 
@@ -242,7 +257,8 @@ final class ArrayWays {
         }
         int now = design.job().electrical().run().feeders();
         for (int n = now + 1; n <= Math.min(design.circuits().inverters(), now + 60); n++) {
-            Way way = tries.way("feeders", n + " AC feeders side by side", Tries.set("$.electrical.run.feeders", n));
+            Way way = tries.way(
+                    "feeders", n + " AC feeders side by side", Tries.set(JobPaths.RUN.to(Job.AcRun::feeders), n));
             if (way != null && way.clears()) {
                 tries.add(way);
                 return;

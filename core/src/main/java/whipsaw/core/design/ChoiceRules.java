@@ -7,9 +7,11 @@ import whipsaw.core.catalogue.Contradiction;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.NetCoefficients;
@@ -23,6 +25,8 @@ import whipsaw.core.units.UnitSystem;
  */
 final class ChoiceRules {
     private static final double SAME = 1e-6;
+    private static final Path<Measure> TILT = JobPaths.ARRAY.to(Job.ArrayChoice::tilt);
+    private static final Path<Measure> GAP = JobPaths.ARRAY.to(Job.ArrayChoice::gap);
 
     private ChoiceRules() {}
 
@@ -31,33 +35,33 @@ final class ChoiceRules {
         UnitSystem units = job.project().units();
         Job.ArrayChoice array = job.array();
         TraySystem tray = array.tray();
-        setting(problems, "tilt", "Tilt", array.tilt(), tray, tray.tilts(), Dimension.ANGLE, units);
+        setting(problems, TILT, array.tilt(), tray, tray.tilts(), Dimension.ANGLE, units);
         if (array.gap() != null) {
-            setting(problems, "gap", "Row gap", array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
+            setting(problems, GAP, array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
         boolean trays = job.roof().takesTrays();
         Double friction = tray.friction().get(job.roof().covering());
         if (trays && friction == null) {
-            problems.add(new Problem(
-                    "$.roof.covering",
-                    "Covering",
+            problems.add(Problem.at(
+                    JobPaths.ROOF.to(Job.Roof::covering),
                     job.roof().covering(),
                     "has no friction shown for the tray system "
                             + tray.info().name()
                             + "; it lists "
                             + tray.friction().keySet().stream().sorted().collect(Collectors.joining(", "))));
         } else if (trays && Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
-            problems.add(new Problem(
-                    "$.roof.slope",
-                    "Fall of the roof",
+            problems.add(Problem.at(
+                    JobPaths.ROOF.to(Job.Roof::slope),
                     job.roof().slope().typed(),
                     "is too steep for weight alone: friction on " + job.roof().covering() + " is " + friction));
         }
         if (array.facing() instanceof Job.ToEdge to && to.edge() > plan.edges().size()) {
-            problems.add(new Problem(
-                    "$.array.facing.edge",
-                    "Edge faced",
-                    String.valueOf(to.edge()),
+            problems.add(Problem.at(
+                    JobPaths.ARRAY
+                            .to(Job.ArrayChoice::facing)
+                            .as(Job.ToEdge.class)
+                            .to(Job.ToEdge::edge),
+                    to.edge(),
                     "is not there: the outline has edges 1 to " + plan.edges().size()));
         }
         String chosen = job.site().code().coefficients();
@@ -65,9 +69,8 @@ final class ChoiceRules {
         NetCoefficients own = tables.netCoefficients(chosen);
         boolean needed = job.site().code() instanceof Job.EnSite || !chosen.isEmpty();
         if (needed && (own == null || !own.family().equals(family))) {
-            problems.add(new Problem(
-                    "$.site.coefficients",
-                    "Net-coefficient set",
+            problems.add(Problem.at(
+                    JobPaths.EN.to(Job.EnSite::coefficients),
                     chosen,
                     (own == null ? "is not there" : "has the zones of the other code family")
                             + "; sets for this family: "
@@ -79,9 +82,8 @@ final class ChoiceRules {
         if (job.site().code() instanceof Job.EnSite en
                 && !en.national().isEmpty()
                 && tables.nationals().stream().noneMatch(t -> t.id().equals(en.national()))) {
-            problems.add(new Problem(
-                    "$.site.national",
-                    "National parameters",
+            problems.add(Problem.at(
+                    JobPaths.EN.to(Job.EnSite::national),
                     en.national(),
                     "are not there; sets that are: "
                             + tables.nationals().stream().map(CodeTable::id).collect(Collectors.joining(", "))
@@ -99,18 +101,23 @@ final class ChoiceRules {
         Measure low = job.site().recordLow();
         Measure high = job.site().designHigh();
         if (low.si() >= high.si()) {
-            problems.add(new Problem(
-                    "$.site.recordLow",
-                    "Record low temperature",
+            problems.add(Problem.at(
+                    JobPaths.SITE.to(Job.Site::recordLow),
                     low.typed(),
                     "is not below the design high of " + high.typed()));
         }
         Contradiction.of(job.array().module())
-                .forEach(
-                        c -> problems.add(new Problem("$.array.module." + c.key(), c.label(), c.value(), c.message())));
+                .forEach(c -> problems.add(new Problem(
+                        JobPaths.ARRAY.to(Job.ArrayChoice::module) + "." + c.key(),
+                        c.label(),
+                        c.value(),
+                        c.message())));
         Contradiction.of(job.electrical().inverter())
-                .forEach(c -> problems.add(
-                        new Problem("$.electrical.inverter." + c.key(), c.label(), c.value(), c.message())));
+                .forEach(c -> problems.add(new Problem(
+                        JobPaths.ELECTRICAL.to(Job.Electrical::inverter) + "." + c.key(),
+                        c.label(),
+                        c.value(),
+                        c.message())));
         return problems;
     }
 
@@ -129,9 +136,11 @@ final class ChoiceRules {
                 boolean all = m.bays().isEmpty() && other.bays().isEmpty();
                 boolean alike = m.kind().equals(other.kind()) && !m.surveyed() && !other.surveyed();
                 if (alike && (all || !both.isEmpty())) {
+                    Path<List<String>> bays =
+                            JobPaths.STRUCTURE.id(Structure::members, m.id()).to(Structure.Members::bays);
                     problems.add(new Problem(
-                            "$.roof.structure.members[id=" + m.id() + "].bays",
-                            "Bays of " + m.name(),
+                            bays.toString(),
+                            m.name() + ": " + bays.label(),
                             all ? "all" : String.join(", ", both),
                             "already have members of the kind " + m.kind() + ", " + other.name()
                                     + (m.alongX() == other.alongX() ? "" : ", that span the other way")
@@ -143,17 +152,15 @@ final class ChoiceRules {
 
     private static void setting(
             List<Problem> problems,
-            String key,
-            String label,
+            Path<Measure> path,
             Measure value,
             TraySystem tray,
             List<Measure> settings,
             Dimension dimension,
             UnitSystem units) {
         if (settings.stream().noneMatch(s -> Math.abs(s.si() - value.si()) < SAME)) {
-            problems.add(new Problem(
-                    "$.array." + key,
-                    label,
+            problems.add(Problem.at(
+                    path,
                     value.typed(),
                     "is no setting of the tray system "
                             + tray.info().name()
@@ -168,9 +175,8 @@ final class ChoiceRules {
         double longer = Math.max(module.length().si(), module.width().si());
         double shorter = Math.min(module.length().si(), module.width().si());
         if (longer > plan.longSideM() || shorter > plan.shortSideM()) {
-            problems.add(new Problem(
-                    "$.array.module.length",
-                    "Module",
+            problems.add(Problem.at(
+                    JobPaths.ARRAY.to(Job.ArrayChoice::module).to(ModuleType::length),
                     module.length().typed() + " x " + module.width().typed(),
                     "is bigger than the roof, "
                             + Show.in(units, Dimension.ROOF_LENGTH, plan.longSideM())

@@ -17,6 +17,7 @@ import whipsaw.core.check.Place;
 import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
@@ -117,7 +118,7 @@ final class LeaveOut {
             places.add(corner(exact(at.x), exact(at.y)));
         }
         String words = "Leave out " + Show.count(modules.size(), "module") + " (" + placeWords() + ")";
-        return tries.tried("modules", words, Tries.set("$.array.removed", places));
+        return tries.tried("modules", words, Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::removed), places));
     }
 
     /**
@@ -144,7 +145,7 @@ final class LeaveOut {
                     "move",
                     "Move " + back + " of the modules at " + placeWords()
                             + " to places left free elsewhere, and leave out " + (away - back) + " there",
-                    Tries.set("$.array.removed", places));
+                    Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::removed), places));
             if (way != null && way.clean()) {
                 tries.add(way);
                 return;

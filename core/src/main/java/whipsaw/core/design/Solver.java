@@ -13,10 +13,12 @@ import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.HoldDownStage;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Survey;
 import whipsaw.core.roof.OutlineRules;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
@@ -43,10 +45,14 @@ public final class Solver {
         List<Problem> problems =
                 new ArrayList<>(OutlineRules.check(job.roof(), job.project().units()));
         for (int i = 0; i < job.survey().roofs().size(); i++) {
-            String path = "$.survey.roofs[" + i + "].roof";
+            String path = JobPaths.SURVEY
+                    .at(Survey::roofs, i)
+                    .to(Survey.OtherRoof::roof)
+                    .toString();
             for (Problem p : OutlineRules.check(
                     job.survey().roofs().get(i).roof(), job.project().units())) {
-                problems.add(new Problem(p.path().replace("$.roof", path), p.label(), p.value(), p.message()));
+                problems.add(new Problem(
+                        p.path().replace(JobPaths.ROOF.toString(), path), p.label(), p.value(), p.message()));
             }
         }
         if (problems.isEmpty()) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Set;
 import whipsaw.core.check.Check;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.units.Dimension;
@@ -57,7 +58,7 @@ final class StructureWays {
         work.put("members", checked.set().id());
         work.put("kind", kind);
         work.put("bays", where);
-        return new SurveyWays.Idea(words, List.of(new Change("append", "$.roof.structure.works", work)));
+        return new SurveyWays.Idea(words, List.of(Change.append(JobPaths.STRUCTURE.to(Structure::works), work)));
     }
 
     private static String freeId(Structure structure, String kind) {

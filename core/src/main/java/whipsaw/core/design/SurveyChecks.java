@@ -14,6 +14,7 @@ import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SheetLines;
+import whipsaw.core.schema.Shape;
 import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.survey.SightLines;
 import whipsaw.core.survey.SurveyRules;
@@ -104,7 +105,8 @@ final class SurveyChecks {
                     "array.attachment-kind",
                     "How attachments are fixed",
                     "not said",
-                    String.join(", ", Job.Attachments.KINDS),
+                    String.join(
+                            ", ", Shape.of(Job.Attachments.class).slot("kind").choices()),
                     Verdict.NOT_ESTABLISHED,
                     "permitted by covering, age and deck",
                     "say under Array whether they are bonded, screwed or bolted");

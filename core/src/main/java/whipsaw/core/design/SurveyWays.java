@@ -10,11 +10,14 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Fabric;
+import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SiteSizeReport;
 import whipsaw.core.roof.TapeFit;
+import whipsaw.core.schema.Path;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -32,16 +35,19 @@ final class SurveyWays {
         Job job = design.job();
         if (id.startsWith("survey.terrain-")) {
             boolean en = job.site().code() instanceof Job.EnSite;
-            String path = en ? "$.site.terrain" : "$.site.exposure";
+            Path<String> path = en
+                    ? JobPaths.EN.to(Job.EnSite::terrain)
+                    : JobPaths.ASCE.to(Job.AsceSite::ground).to(Job.Ground::exposure);
             ideas.add(new Idea(
                     (en ? "Terrain category " : "Exposure ") + check.demand() + " for wind",
-                    List.of(new Change("set", path, check.demand()))));
+                    List.of(Change.set(path, check.demand()))));
         } else if (id.startsWith("survey.fall-")) {
             for (Fabric.BayNote n : job.roof().fabric().bayNotes()) {
                 if (id.equals("survey.fall-" + n.bay()) && n.fall() != null) {
                     ideas.add(new Idea(
                             "Fall of the roof " + n.fall().typed() + ", as found in bay " + n.bay(),
-                            List.of(new Change("set", "$.roof.slope", n.fall().typed()))));
+                            List.of(Change.set(
+                                    JobPaths.ROOF.to(Job.Roof::slope), n.fall().typed()))));
                 }
             }
         } else if (id.equals("survey.closes") && check.verdict() == Verdict.CLOSE && !check.isRatio()) {
@@ -66,7 +72,7 @@ final class SurveyWays {
         // a corner's turn is kept with the leg that ends there
         for (int leg = 0; leg < corners.size(); leg++) {
             double turn = Math.round(corners.get(leg).fitted() * 1000) / 1000.0;
-            changes.add(new Change("set", "$.roof.outline.legs[" + leg + "].turnDeg", turn));
+            changes.add(Change.set(JobPaths.TAPED.at(Job.Taped::legs, leg).to(Job.TapedLeg::turnDeg), turn));
             words.add(Show.number(Math.abs(turn), 2) + "°");
         }
         return new Idea("Corner angles as the fit found them: " + String.join(", ", words), changes);
@@ -84,11 +90,12 @@ final class SurveyWays {
         for (Coordinate c : corners) {
             drawn.add(scaled(units, c, fixed, report.scale()));
         }
-        changes.add(new Change("set", "$.roof.outline", Map.of("kind", "drawn", "corners", drawn)));
+        changes.add(Change.set(JobPaths.OUTLINE, Map.of("kind", "drawn", "corners", drawn)));
         for (Job.Obstruction o : design.job().roof().obstructions()) {
             Map<String, Object> at = scaled(units, new Coordinate(o.x().si(), o.y().si()), fixed, report.scale());
-            at.forEach((axis, value) ->
-                    changes.add(new Change("set", "$.roof.obstructions[id=" + o.id() + "]." + axis, value)));
+            Path<Footprint> thing = JobPaths.footprint(o.id());
+            changes.add(Change.set(thing.to(Footprint::x), at.get("x")));
+            changes.add(Change.set(thing.to(Footprint::y), at.get("y")));
         }
         ideas.add(new Idea(
                 "Outline and places of things scaled by " + Show.number(report.scale(), 4) + ", which leaves "
@@ -136,14 +143,13 @@ final class SurveyWays {
                 "kind", "taped", "face", sizes.insideFace() ? "inside" : "outside", "closing", "fit", "legs", legs));
         outline.put("diagonals", across);
         ideas.add(new Idea(
-                "Outline by the tapes, corners turning as drawn",
-                List.of(new Change("set", "$.roof.outline", outline))));
+                "Outline by the tapes, corners turning as drawn", List.of(Change.set(JobPaths.OUTLINE, outline))));
     }
 
     /** The thing back where it was measured, or its place as it is without the measurement. */
     private static void back(Design design, Job.Obstruction o, List<Idea> ideas) {
         UnitSystem units = design.job().project().units();
-        String path = "$.roof.obstructions[id=" + o.id() + "].";
+        Path<Footprint> path = JobPaths.footprint(o.id());
         try {
             Coordinate at = EdgeOffsets.place(
                     EdgeOffsets.read(o.footprint().measured(), design.plan(), Dimension.ROOF_LENGTH.unit(units)),
@@ -152,13 +158,13 @@ final class SurveyWays {
             ideas.add(new Idea(
                     o.name() + " back to " + o.footprint().measured(),
                     List.of(
-                            new Change("set", path + "x", Show.exact(units, Dimension.ROOF_LENGTH, at.x)),
-                            new Change("set", path + "y", Show.exact(units, Dimension.ROOF_LENGTH, at.y)))));
+                            Change.set(path.to(Footprint::x), Show.exact(units, Dimension.ROOF_LENGTH, at.x)),
+                            Change.set(path.to(Footprint::y), Show.exact(units, Dimension.ROOF_LENGTH, at.y)))));
         } catch (EdgeOffsets.NoPlace e) {
             // the edges it names are gone: only the other way is left
         }
         ideas.add(new Idea(
                 o.name() + " stays where it is drawn, the measurement goes",
-                List.of(new Change("remove", path + "measured", null))));
+                List.of(Change.remove(path.to(Footprint::measured)))));
     }
 }

@@ -10,6 +10,7 @@ import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.schema.Path;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
 
@@ -125,7 +126,7 @@ final class Tries {
         }
     }
 
-    static List<Change> set(String path, Object value) {
-        return List.of(new Change("set", path, value));
+    static List<Change> set(Path<?> path, Object value) {
+        return List.of(Change.set(path, value));
     }
 }

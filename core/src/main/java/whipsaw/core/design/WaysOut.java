@@ -10,6 +10,7 @@ import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Structure;
+import whipsaw.core.schema.Shape;
 
 /**
  * Ways out of a check that does not pass: every single change that could help is made on a copy and
@@ -120,7 +121,7 @@ public final class WaysOut {
     public static Found of(Design design, Check check, Offer offer, Solver solver, BooleanSupplier enough) {
         Tries tries = new Tries(design, check, solver, enough);
         SurveyWays.of(design, check).forEach(idea -> tries.offer("survey", idea.words(), idea.changes()));
-        for (String kind : Structure.WORKS) {
+        for (String kind : Shape.of(Structure.Work.class).slot("kind").choices()) {
             StructureWays.of(design, check, kind).forEach(idea -> tries.offer(kind, idea.words(), idea.changes()));
         }
         ArrayWays array = new ArrayWays(tries);

@@ -1,42 +1,21 @@
 package whipsaw.core.job;
 
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import whipsaw.core.schema.Input;
+import whipsaw.core.schema.Shape;
+import whipsaw.core.schema.Slot;
 
 /**
  * What a change of the code family or of its edition does to a document: wind and snow are cleared and asked for
  * again, because a value of one family means something else in another; the other fields of the
- * new family get their ordinary values.
+ * new family get the values a new job has. Which inputs these are is declared with them.
  */
 public final class CodeFamilyChange {
-    private static final Map<String, Map<String, Object>> OWN = Map.of(
-            "asce", Map.of("riskCategory", "II", "exposure", "C", "kzt", 1.0),
-            "en",
-                    Map.of(
-                            "terrain", "II",
-                            "directionFactor", 1.0,
-                            "seasonFactor", 1.0,
-                            "orography", 1.0,
-                            "coefficients", ""));
-    private static final List<String> ASKED_AGAIN = List.of(
-            "wind",
-            "snow",
-            "roofSnow",
-            "snowExposure",
-            "snowThermal",
-            "sds",
-            "stories",
-            "floorShare",
-            "national",
-            "returnYears",
-            "hill",
-            "edition",
-            "method",
-            "olderFigures");
-
-    /** Values of maps and engineers that differ from one edition to the next. */
-    private static final List<String> OF_THE_EDITION = List.of("wind", "snow", "roofSnow", "sds");
+    private static final Shape<Job.Site> SITE = Shape.of(Job.Site.class);
+    private static final Shape<Job.CodeSite> CODE = Shape.of(Job.CodeSite.class);
 
     private CodeFamilyChange() {}
 
@@ -50,21 +29,41 @@ public final class CodeFamilyChange {
         String was = family(before);
         String is = family(after);
         if (is != null && is.equals(was) && !edition(before).equals(edition(after))) {
-            Map<String, Object> result = new LinkedHashMap<>(after);
-            Map<String, Object> site = site(after);
-            OF_THE_EDITION.forEach(site::remove);
-            result.put("site", site);
-            return result;
+            return cleared(after, "edition");
         }
-        if (was == null || is == null || was.equals(is) || !OWN.containsKey(is)) {
+        if (was == null || is == null || was.equals(is) || shape(is) == null) {
             return after;
         }
-        Map<String, Object> site = site(after);
-        ASKED_AGAIN.forEach(site::remove);
-        OWN.values().forEach(own -> own.keySet().forEach(site::remove));
-        site.putAll(OWN.get(is));
-        site.computeIfPresent("coefficients", (k, v) -> coefficients);
-        Map<String, Object> result = new LinkedHashMap<>(after);
+        Map<String, Object> result = cleared(after, "family");
+        Map<String, Object> site = site(result);
+        for (Slot slot : shape(is).slots()) {
+            if (!slot.input().start().equals(Input.NONE)) {
+                site.put(slot.key(), slot.start());
+            }
+        }
+        site.remove("coefficients");
+        if (!shape(is).slot("coefficients").optional()) {
+            site.put("coefficients", coefficients);
+        }
+        result.put("site", site);
+        return result;
+    }
+
+    private static Shape<?> shape(String family) {
+        return CODE.kinds().stream()
+                .filter(k -> k.kind().equals(family))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** The document without the inputs that a change of another one clears. */
+    private static Map<String, Object> cleared(Map<String, Object> document, String by) {
+        Map<String, Object> site = site(document);
+        List<Slot> slots = SITE.slots();
+        slots.stream()
+                .filter(s -> Arrays.asList(s.input().clearedBy()).contains(by))
+                .forEach(s -> site.remove(s.key()));
+        Map<String, Object> result = new LinkedHashMap<>(document);
         result.put("site", site);
         return result;
     }

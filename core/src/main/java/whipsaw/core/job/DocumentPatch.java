@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import whipsaw.core.schema.Path;
 
 /**
  * Small changes to a job document: set, remove or append at a path. A path is {@code
@@ -28,7 +29,22 @@ public final class DocumentPatch {
      * @param op set, remove or append
      * @param value text, number, flag, list or object; ignored by remove
      */
-    public record Change(String op, String path, Object value) {}
+    public record Change(String op, String path, Object value) {
+        /** Gives an input, or an object, a value as documents hold it. */
+        public static Change set(Path<?> path, Object value) {
+            return new Change("set", path.toString(), value);
+        }
+
+        /** Takes an input, or one of a list, away. */
+        public static Change remove(Path<?> path) {
+            return new Change("remove", path.toString(), null);
+        }
+
+        /** Adds one to a list. */
+        public static Change append(Path<? extends List<?>> path, Object value) {
+            return new Change("append", path.toString(), value);
+        }
+    }
 
     /** A path or operation that makes no sense. */
     public static class BadPatch extends IllegalArgumentException {

@@ -1,6 +1,9 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import whipsaw.core.schema.Inline;
+import whipsaw.core.schema.Input;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Spacings;
 
@@ -11,7 +14,12 @@ import whipsaw.core.units.Spacings;
  * @param bayNotes what was found in single bays
  * @param structure what carries it
  */
-public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNotes, Structure structure) {
+public record Fabric(
+        @Input(label = "Form of the roof", section = true) RoofForm form,
+        @Input(label = "Build-ups", each = "Face", by = "face", many = RoofForm.MOST_FACES, quiet = true)
+                List<BuildUp> buildUps,
+        @Input(label = "Notes on bays", each = "Bay", by = "bay", many = 2000, quiet = true) List<BayNote> bayNotes,
+        @Input(label = "Structure", section = true) Structure structure) {
     /** Of a flat roof of which nothing else is known. */
     public static final Fabric PLAIN = new Fabric(new RoofForm.Flat(), List.of(), List.of(), Structure.UNKNOWN);
 
@@ -43,7 +51,21 @@ public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNot
      * @param purlins from the eave up the slope
      * @param joists from the left end, looking up from the eave
      */
-    public record BuildUp(int face, Sheet sheet, Spacings purlins, String purlinSection, Spacings joists, Deck deck) {}
+    public record BuildUp(
+            @Input(label = "Face", least = 0, most = RoofForm.MOST_FACES, help = "0: all faces") int face,
+            @Inline Sheet sheet,
+            @Input(
+                            label = "Purlins from the eave",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = 0.15,
+                            most = 12,
+                            optional = true,
+                            help = "every spacing, as 6 in, 4 @ 5 ft")
+                    Spacings purlins,
+            @Input(label = "Purlin section", longest = 80, optional = true) String purlinSection,
+            @Input(label = "Joists or rafters", dim = Dimension.ROOF_LENGTH, least = 0.15, most = 12, optional = true)
+                    Spacings joists,
+            @Inline Deck deck) {}
 
     /**
      * A profiled sheet.
@@ -54,21 +76,64 @@ public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNot
      * @param screws lines of screws that are there, from the eave up the slope
      */
     public record Sheet(
-            Measure pitch,
-            Measure ribTop,
-            Measure ribHeight,
-            Measure firstRib,
-            Measure thickness,
-            String material,
-            String coating,
-            Spacings screws) {}
+            @Input(
+                            label = "Rib or seam pitch",
+                            key = "ribPitch",
+                            dim = Dimension.PART_LENGTH,
+                            least = 0.05,
+                            most = 1.5,
+                            optional = true)
+                    Measure pitch,
+            @Input(label = "Rib top width", dim = Dimension.PART_LENGTH, least = 0.002, most = 0.3, optional = true)
+                    Measure ribTop,
+            @Input(label = "Rib height", dim = Dimension.PART_LENGTH, least = 0.002, most = 0.3, optional = true)
+                    Measure ribHeight,
+            @Input(
+                            label = "First rib from the left, looking up",
+                            dim = Dimension.PART_LENGTH,
+                            least = 0,
+                            most = 1.5,
+                            optional = true)
+                    Measure firstRib,
+            @Input(
+                            label = "Sheet thickness",
+                            dim = Dimension.PART_LENGTH,
+                            least = 0.0003,
+                            most = 0.005,
+                            optional = true)
+                    Measure thickness,
+            @Input(label = "Material", longest = 60, optional = true) String material,
+            @Input(label = "Coating", longest = 60, optional = true) String coating,
+            @Input(
+                            label = "Screw lines from the eave",
+                            dim = Dimension.PART_LENGTH,
+                            least = 0.02,
+                            most = 20,
+                            optional = true)
+                    Spacings screws) {}
 
     /**
      * What the covering lies on.
      *
      * @param strength compressive strength of the insulation
      */
-    public record Deck(String deck, String insulation, Measure insulationThickness, Measure strength) {}
+    public record Deck(
+            @Input(label = "Deck", longest = 80, optional = true) String deck,
+            @Input(label = "Insulation", longest = 80, optional = true) String insulation,
+            @Input(
+                            label = "Insulation thickness",
+                            dim = Dimension.PART_LENGTH,
+                            least = 0.005,
+                            most = 1,
+                            optional = true)
+                    Measure insulationThickness,
+            @Input(
+                            label = "Compressive strength of the insulation",
+                            dim = Dimension.LOAD,
+                            least = 1000,
+                            most = 2_000_000,
+                            optional = true)
+                    Measure strength) {}
 
     /**
      * A bay as found.
@@ -77,5 +142,26 @@ public record Fabric(RoofForm form, List<BuildUp> buildUps, List<BayNote> bayNot
      * @param fallsTo azimuth its water runs to
      * @param undulation largest slope of unevenness against the fall
      */
-    public record BayNote(String bay, Measure fall, Measure fallsTo, Measure undulation, boolean ponds, String note) {}
+    public record BayNote(
+            @Input(label = "Bay", longest = 12) String bay,
+            @Input(label = "Fall", dim = Dimension.ANGLE, least = 0, most = 20, optional = true, absent = "as the roof")
+                    Measure fall,
+            @Input(
+                            label = "Water runs to",
+                            dim = Dimension.ANGLE,
+                            least = 0,
+                            most = 360,
+                            optional = true,
+                            absent = "not known")
+                    Measure fallsTo,
+            @Input(
+                            label = "Unevenness",
+                            dim = Dimension.ANGLE,
+                            least = 0,
+                            most = 20,
+                            optional = true,
+                            absent = "not measured")
+                    Measure undulation,
+            @Input(label = "Water stands", orElse = "false") boolean ponds,
+            @Input(label = "Note", longest = 200, optional = true) String note) {}
 }

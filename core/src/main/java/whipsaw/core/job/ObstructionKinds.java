@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import whipsaw.core.data.CsvRows;
+import whipsaw.core.schema.Choices;
 
 /** Kinds of things on a roof with the rule of each; the rules are this product's own and can be overridden at each thing. */
 public final class ObstructionKinds {
@@ -35,6 +36,14 @@ public final class ObstructionKinds {
     }
 
     private ObstructionKinds() {}
+
+    /** The kinds to choose from. */
+    static final class Names implements Choices {
+        @Override
+        public List<String> names() {
+            return ObstructionKinds.names();
+        }
+    }
 
     public static List<String> names() {
         return List.copyOf(KINDS.keySet());

@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import whipsaw.core.data.CsvRows;
+import whipsaw.core.schema.Choices;
 
 /** What can be pinned to the plan. */
 public final class PinKinds {
@@ -32,6 +33,14 @@ public final class PinKinds {
     }
 
     private PinKinds() {}
+
+    /** The kinds to choose from. */
+    static final class Names implements Choices {
+        @Override
+        public List<String> names() {
+            return PinKinds.names();
+        }
+    }
 
     public static List<String> names() {
         return List.copyOf(KINDS.keySet());

@@ -1,12 +1,27 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import whipsaw.core.schema.Absent;
+import whipsaw.core.schema.Faults;
+import whipsaw.core.schema.Input;
+import whipsaw.core.schema.Kind;
+import whipsaw.core.schema.Kinds;
+import whipsaw.core.schema.Ruled;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 
 /** How a roof rises. */
-public sealed interface RoofForm {
+@Kinds(key = "kind", label = "Form")
+public sealed interface RoofForm permits RoofForm.Flat, RoofForm.Folded, RoofForm.Hipped, RoofForm.Faces {
+    /** Most faces or level lines of a roof. */
+    int MOST_FACES = 200;
+
+    /** What holds where nothing is said of it. */
+    @Absent
+    RoofForm FLAT = new Flat();
 
     /** Level, with falls for drainage only. */
+    @Kind("flat")
     record Flat() implements RoofForm {}
 
     /**
@@ -15,9 +30,26 @@ public sealed interface RoofForm {
      * @param edge number of the edge the distances count from
      * @param folds in order; two at one distance make an upright face
      */
-    record Folded(int edge, List<Fold> folds) implements RoofForm {
+    @Kind("folded")
+    record Folded(
+            @Input(label = "Edge the distances count from", least = 1, most = Job.MOST_CORNERS) int edge,
+            @Input(label = "Level lines", each = "Level line", by = "", fewest = 2, many = MOST_FACES) List<Fold> folds)
+            implements RoofForm, Ruled {
         public Folded {
             folds = List.copyOf(folds);
+        }
+
+        @Override
+        public void rules(Faults faults) {
+            for (int i = 1; i < folds.size(); i++) {
+                if (folds.get(i).across().si() < folds.get(i - 1).across().si()) {
+                    faults.in("folds", i)
+                            .note(
+                                    "across",
+                                    folds.get(i).across().typed(),
+                                    "lies before the line above it: give them in order");
+                }
+            }
         }
     }
 
@@ -25,13 +57,21 @@ public sealed interface RoofForm {
      * @param across distance from the edge, square to it
      * @param height above the lowest line of the roof
      */
-    record Fold(Measure across, Measure height) {}
+    record Fold(
+            @Input(label = "Distance from the edge", dim = Dimension.ROOF_LENGTH, least = 0, most = 2000)
+                    Measure across,
+            @Input(label = "Height above the lowest line", dim = Dimension.ROOF_LENGTH, least = 0, most = 60)
+                    Measure height) {}
 
     /** A face of one slope rising from every edge; convex outlines only. */
-    record Hipped(Measure slope) implements RoofForm {}
+    @Kind("hipped")
+    record Hipped(@Input(label = "Slope of every face", dim = Dimension.ANGLE, least = 0.1, most = 75) Measure slope)
+            implements RoofForm {}
 
     /** Faces drawn one by one. */
-    record Faces(List<DrawnFace> faces) implements RoofForm {
+    @Kind("faces")
+    record Faces(@Input(label = "Faces", each = "Face", by = "", fewest = 1, many = MOST_FACES) List<DrawnFace> faces)
+            implements RoofForm {
         public Faces {
             faces = List.copyOf(faces);
         }
@@ -41,7 +81,12 @@ public sealed interface RoofForm {
      * @param fallsTo azimuth from true north its water runs to
      * @param low height of its lowest corner above the lowest line of the roof
      */
-    record DrawnFace(List<Job.Corner> corners, Measure slope, Measure fallsTo, Measure low) {
+    record DrawnFace(
+            @Input(label = "Corners", each = "Corner", by = "", fewest = 3, many = Job.MOST_CORNERS)
+                    List<Job.Corner> corners,
+            @Input(label = "Slope", dim = Dimension.ANGLE, least = 0.1, most = 75) Measure slope,
+            @Input(label = "Water runs to", dim = Dimension.ANGLE, least = 0, most = 360) Measure fallsTo,
+            @Input(label = "Lowest corner at", dim = Dimension.ROOF_LENGTH, least = 0, most = 60) Measure low) {
         public DrawnFace {
             corners = List.copyOf(corners);
         }

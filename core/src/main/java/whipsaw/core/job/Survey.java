@@ -1,8 +1,13 @@
 package whipsaw.core.job;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
+import whipsaw.core.schema.Absent;
+import whipsaw.core.schema.Choices;
+import whipsaw.core.schema.Input;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
 
 /**
@@ -16,17 +21,18 @@ import whipsaw.core.units.Measure;
  * @param roofs the other roofs of the job
  */
 public record Survey(
-        Map<String, Answer> answers,
-        List<Pin> pins,
-        List<Route> routes,
-        List<Viewer> viewers,
-        boolean unseen,
-        List<Occupant> occupants,
-        Underlay underlay,
-        String roofName,
-        List<OtherRoof> roofs) {
+        @Input(label = "Answers", optional = true, as = SurveyAnswers.class) Map<String, Answer> answers,
+        @Input(label = "Pins", by = "kind", many = 500) List<Pin> pins,
+        @Input(label = "Cable routes", many = 500) List<Route> routes,
+        @Input(label = "Viewers") List<Viewer> viewers,
+        @Input(label = "Must not be seen", orElse = "false") boolean unseen,
+        @Input(label = "Occupants") List<Occupant> occupants,
+        @Input(label = "Picture under the plan", optional = true) Underlay underlay,
+        @Input(label = "Name of the roof", longest = 60, orElse = "Main roof") String roofName,
+        @Input(label = "Other roofs", many = 20, quiet = true) List<OtherRoof> roofs) {
 
     /** Nobody has been there. */
+    @Absent
     public static final Survey NONE =
             new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null, "Main roof", List.of());
 
@@ -37,6 +43,7 @@ public record Survey(
         viewers = List.copyOf(viewers);
         occupants = List.copyOf(occupants);
         roofs = List.copyOf(roofs);
+        roofName = roofName.isEmpty() ? "Main roof" : roofName;
     }
 
     /** The text of an answer, or empty. */
@@ -82,16 +89,30 @@ public record Survey(
      * @param photos ids of pictures
      */
     public record Pin(
-            String id,
-            String kind,
-            Measure x,
-            Measure y,
-            String note,
-            Measure reach,
-            Measure load,
-            String by,
-            LocalDate seen,
-            List<String> photos) {
+            @Input(label = "Id", longest = 40) String id,
+            @Input(label = "Kind", from = PinKinds.Names.class) String kind,
+            @Input(label = "At x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
+            @Input(label = "At y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
+            @Input(label = "Note", longest = 300, optional = true) String note,
+            @Input(
+                            label = "Reach",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = 0,
+                            most = 200,
+                            optional = true,
+                            absent = "not known")
+                    Measure reach,
+            @Input(
+                            label = "Lifts or bears",
+                            dim = Dimension.MASS,
+                            least = 1,
+                            most = 100_000,
+                            optional = true,
+                            absent = "not known")
+                    Measure load,
+            @Input(label = "Seen by", longest = 80, optional = true) String by,
+            @Input(label = "Seen on", optional = true, help = "as 2026-05-31") LocalDate seen,
+            @Input(label = "Photographs", many = 20, longest = 80, optional = true) List<String> photos) {
         public Pin {
             photos = List.copyOf(photos);
         }
@@ -102,7 +123,12 @@ public record Survey(
      *
      * @param keys who holds the keys to it, may be empty
      */
-    public record Route(String id, String name, String note, String keys, List<RouteLeg> legs) {
+    public record Route(
+            @Input(label = "Id", longest = 40) String id,
+            @Input(label = "Name", longest = 80) String name,
+            @Input(label = "Note", longest = 200, optional = true, help = "old holes, who to ask") String note,
+            @Input(label = "Keys", longest = 200, optional = true, help = "who holds them, and when") String keys,
+            @Input(label = "Legs", each = "Leg", by = "") List<RouteLeg> legs) {
         public Route {
             legs = List.copyOf(legs);
         }
@@ -117,7 +143,12 @@ public record Survey(
      * @param place on the plan, or null
      * @param photos ids of pictures
      */
-    public record RouteLeg(String name, boolean vertical, Measure length, LegPlace place, List<String> photos) {
+    public record RouteLeg(
+            @Input(label = "What it is", longest = 60) String name,
+            @Input(label = "Rise or drop", orElse = "false") boolean vertical,
+            @Input(label = "Length", dim = Dimension.ROOF_LENGTH, least = 0, most = 200) Measure length,
+            @Input(label = "Place on the plan", optional = true) LegPlace place,
+            @Input(label = "Photographs", many = 20, longest = 80, optional = true) List<String> photos) {
         public RouteLeg {
             photos = List.copyOf(photos);
         }
@@ -129,7 +160,26 @@ public record Survey(
      * @param toX of its other end; null of a rise or drop
      * @param toY of it
      */
-    public record LegPlace(Measure x, Measure y, Measure toX, Measure toY) {
+    public record LegPlace(
+            @Input(label = "From x", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure x,
+            @Input(label = "From y", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure y,
+            @Input(
+                            label = "To x",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = -20_000,
+                            most = 20_000,
+                            optional = true,
+                            with = "toY")
+                    Measure toX,
+            @Input(
+                            label = "To y",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = -20_000,
+                            most = 20_000,
+                            optional = true,
+                            with = "toX")
+                    Measure toY) {
+
         /** Straight from end to end; 0 of a rise or drop. */
         public double lengthM() {
             return toX == null ? 0 : Math.hypot(toX.si() - x.si(), toY.si() - y.si());
@@ -142,7 +192,14 @@ public record Survey(
      * @param eye above the ground where they stand
      * @param ground there above the building's ground
      */
-    public record Viewer(String id, String name, Measure x, Measure y, Measure eye, Measure ground) {}
+    public record Viewer(
+            @Input(label = "Id", longest = 40) String id,
+            @Input(label = "Name", longest = 60) String name,
+            @Input(label = "At x", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure x,
+            @Input(label = "At y", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure y,
+            @Input(label = "Eye above its ground", dim = Dimension.ROOF_LENGTH, least = 0.5, most = 100) Measure eye,
+            @Input(label = "That ground above the building's", dim = Dimension.ROOF_LENGTH, least = -200, most = 200)
+                    Measure ground) {}
 
     /**
      * Use of electricity.
@@ -151,7 +208,14 @@ public record Survey(
      * @param source where the figures come from
      * @param year of readings, or null
      */
-    public record Occupant(String id, String name, String meter, List<Double> kw, String source, Year year) {
+    public record Occupant(
+            @Input(label = "Id", longest = 40) String id,
+            @Input(label = "Name", longest = 80) String name,
+            @Input(label = "Meter", longest = 40, optional = true) String meter,
+            @Input(label = "Power by the hour", unit = "kW", least = 0, most = 100_000, as = DayOfPower.class)
+                    List<Double> kw,
+            @Input(label = "Source", longest = 160, optional = true, help = "bill, meter, estimate") String source,
+            @Input(label = "Year of readings", optional = true) Year year) {
         public Occupant {
             kw = List.copyOf(kw);
         }
@@ -165,6 +229,14 @@ public record Survey(
         }
     }
 
+    /** Names of time zones. */
+    static final class TimeZones implements Choices {
+        @Override
+        public List<String> names() {
+            return ZoneId.getAvailableZoneIds().stream().sorted().toList();
+        }
+    }
+
     /**
      * Mean power of every hour of 365 days by the tariff's clock; 29 February is none of them.
      *
@@ -174,7 +246,13 @@ public record Survey(
      * @param summerTo last month of it
      * @param kw 8760 of them
      */
-    public record Year(String zone, LocalDate from, int summerFrom, int summerTo, List<Double> kw) {
+    public record Year(
+            @Input(label = "Time zone of the tariff", from = TimeZones.class, help = "as Europe/London") String zone,
+            @Input(label = "First day") LocalDate from,
+            @Input(label = "Summer from month", least = 1, most = 12) int summerFrom,
+            @Input(label = "Summer to month", least = 1, most = 12) int summerTo,
+            @Input(label = "Days of readings", key = "days", least = 0, most = 100_000, as = DaysOfPower.class)
+                    List<Double> kw) {
         public Year {
             kw = List.copyOf(kw);
         }
@@ -197,7 +275,12 @@ public record Survey(
      * @param opacityPct how strongly it shows
      */
     public record Underlay(
-            String picture, Measure x, Measure y, double metresPerPixel, double turnDeg, double opacityPct) {}
+            @Input(label = "Picture", longest = 80) String picture,
+            @Input(label = "Upper left corner at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
+            @Input(label = "Upper left corner at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
+            @Input(label = "Scale", least = 1e-5, most = 10, unit = "m per pixel") double metresPerPixel,
+            @Input(label = "Turn", least = -360, most = 360, unit = "°") double turnDeg,
+            @Input(label = "Strength", least = 5, most = 100, unit = "%") double opacityPct) {}
 
     /**
      * A roof of the job that is not worked on at the moment.
@@ -205,5 +288,10 @@ public record Survey(
      * @param x of its origin on the sheet of the roof that is
      * @param y of it
      */
-    public record OtherRoof(String id, String name, Measure x, Measure y, Job.Roof roof) {}
+    public record OtherRoof(
+            @Input(label = "Id", longest = 40) String id,
+            @Input(label = "Name", longest = 60) String name,
+            @Input(label = "Its corner 0,0 at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
+            @Input(label = "Its corner 0,0 at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
+            @Input(label = "Roof", section = true) Job.Roof roof) {}
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import whipsaw.core.data.CsvRows;
+import whipsaw.core.schema.Field;
 import whipsaw.core.units.Dimension;
 
 /**

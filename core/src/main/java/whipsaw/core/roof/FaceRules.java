@@ -8,15 +8,18 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.RoofForm;
+import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
 /** What the form of a pitched roof has to satisfy: faces cover the roof, once. */
 final class FaceRules {
-    private static final String FORM = "$.roof.form";
+    private static final Path<RoofForm.Folded> FOLDED = JobPaths.FORM.as(RoofForm.Folded.class);
+    private static final Path<RoofForm.Faces> FACES = JobPaths.FORM.as(RoofForm.Faces.class);
 
     /** A fold this far from the outline is taken as lying on it. */
     private static final double SHORT_M = 0.35;
@@ -51,10 +54,9 @@ final class FaceRules {
 
     private void folded(RoofForm.Folded form) {
         if (form.edge() > edges.size()) {
-            problems.add(new Problem(
-                    FORM + ".edge",
-                    "Edge the distances count from",
-                    String.valueOf(form.edge()),
+            problems.add(Problem.at(
+                    FOLDED.to(RoofForm.Folded::edge),
+                    form.edge(),
                     "is not there: the outline has edges 1 to " + edges.size()));
             return;
         }
@@ -70,9 +72,8 @@ final class FaceRules {
         double first = folds.get(0).across().si();
         double last = folds.get(folds.size() - 1).across().si();
         if (first - least > SHORT_M || Math.abs(most - last) > SHORT_M) {
-            problems.add(new Problem(
-                    FORM + ".folds",
-                    "Level lines",
+            problems.add(Problem.at(
+                    FOLDED.to(RoofForm.Folded::folds),
                     length(first) + " to " + length(last),
                     "do not reach over the roof, which lies from "
                             + length(least)
@@ -89,7 +90,9 @@ final class FaceRules {
             if (run > 1e-6 && Math.toDegrees(Math.atan2(rise, run)) > 75) {
                 problems.add(
                         new Problem(
-                                FORM + ".folds[" + i + "].height",
+                                FOLDED.at(RoofForm.Folded::folds, i)
+                                        .to(RoofForm.Fold::height)
+                                        .toString(),
                                 "Level line " + (i + 1),
                                 folds.get(i).height().typed(),
                                 "makes a face steeper than 75 deg: give both lines the same distance where the face is upright"));
@@ -97,9 +100,8 @@ final class FaceRules {
         }
         double lowest = folds.stream().mapToDouble(f -> f.height().si()).min().orElse(0);
         if (lowest > 1e-6) {
-            problems.add(new Problem(
-                    FORM + ".folds",
-                    "Level lines",
+            problems.add(Problem.at(
+                    FOLDED.to(RoofForm.Folded::folds),
                     length(lowest),
                     "is the least height: heights count from the lowest line, which has 0"));
         }
@@ -109,7 +111,7 @@ final class FaceRules {
         double hull = outline.convexHull().getArea();
         if (outline.getArea() < hull * (1 - 1e-6)) {
             problems.add(new Problem(
-                    FORM + ".kind",
+                    JobPaths.FORM.kind(),
                     "Form",
                     "hipped",
                     "needs an outline without re-entrant corners: draw the faces of this roof one by one"));
@@ -121,7 +123,9 @@ final class FaceRules {
         for (int i = 0; i < faces.size(); i++) {
             if (!faces.get(i).isValid() || faces.get(i).getArea() < OVERLAP_M2) {
                 problems.add(new Problem(
-                        FORM + ".faces[" + i + "].corners",
+                        FACES.at(RoofForm.Faces::faces, i)
+                                .to(RoofForm.DrawnFace::corners)
+                                .toString(),
                         "Face " + (i + 1),
                         place(faces.get(i).getCoordinate()),
                         "crosses itself or has no area: check the order of its corners"));
@@ -136,7 +140,9 @@ final class FaceRules {
                 Geometry both = OverlayNGRobust.overlay(faces.get(i), faces.get(j), OverlayNG.INTERSECTION);
                 if (both.getArea() > OVERLAP_M2) {
                     problems.add(new Problem(
-                            FORM + ".faces[" + j + "].corners",
+                            FACES.at(RoofForm.Faces::faces, j)
+                                    .to(RoofForm.DrawnFace::corners)
+                                    .toString(),
                             "Faces " + (i + 1) + " and " + (j + 1),
                             area(both.getArea()),
                             "lie over each other near "
@@ -147,9 +153,8 @@ final class FaceRules {
         }
         Geometry bare = OverlayNGRobust.overlay(outline, UnaryUnionOp.union(faces), OverlayNG.DIFFERENCE);
         if (bare.getArea() > UNCOVERED_PART * outline.getArea()) {
-            problems.add(new Problem(
-                    FORM + ".faces",
-                    "Faces",
+            problems.add(Problem.at(
+                    FACES.to(RoofForm.Faces::faces),
                     area(bare.getArea()),
                     "of the roof has no face, near "
                             + place(bare.getInteriorPoint().getCoordinate()) + ": draw one there or move a corner"));

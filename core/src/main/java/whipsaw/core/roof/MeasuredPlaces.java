@@ -7,7 +7,10 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.schema.Path;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
@@ -49,9 +52,11 @@ public final class MeasuredPlaces {
         Unit unit = Dimension.ROOF_LENGTH.unit(job.project().units());
         try {
             Coordinate at = EdgeOffsets.place(EdgeOffsets.read(o.footprint().measured(), plan, unit), o, plan);
-            String path = "$.roof.obstructions[id=" + o.id() + "].";
-            changes.add(new Change("set", path + "x", Show.exact(job.project().units(), Dimension.ROOF_LENGTH, at.x)));
-            changes.add(new Change("set", path + "y", Show.exact(job.project().units(), Dimension.ROOF_LENGTH, at.y)));
+            Path<Footprint> path = JobPaths.footprint(o.id());
+            changes.add(
+                    Change.set(path.to(Footprint::x), Show.exact(job.project().units(), Dimension.ROOF_LENGTH, at.x)));
+            changes.add(
+                    Change.set(path.to(Footprint::y), Show.exact(job.project().units(), Dimension.ROOF_LENGTH, at.y)));
         } catch (EdgeOffsets.NoPlace e) {
             // the edges it names are gone: a check says so
         }

@@ -10,8 +10,11 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
+import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.Problem;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -20,7 +23,6 @@ import whipsaw.core.units.UnitSystem;
 public final class OutlineRules {
     private static final double LEAST_AREA_M2 = 4;
     private static final double TOUCH_M = 1e-6;
-    private static final String OUTLINE = "$.roof.outline";
 
     private OutlineRules() {}
 
@@ -30,9 +32,8 @@ public final class OutlineRules {
         if (roof.outline() instanceof Job.Taped taped) {
             List<TapeSlips.Slip> slips = TapeSlips.of(taped, units);
             for (TapeSlips.Slip slip : slips) {
-                problems.add(new Problem(
-                        OUTLINE + ".legs",
-                        "Tape survey",
+                problems.add(Problem.at(
+                        JobPaths.TAPED.to(Job.Taped::legs),
                         "corner " + slip.corner(),
                         "does not go together. " + slip.words()));
             }
@@ -43,9 +44,8 @@ public final class OutlineRules {
         OutlineShape shape = OutlineShape.of(roof);
         Traverse tape = shape.tape();
         if (tape != null && tape.closureM() * OutlineShape.WORST_CLOSURE > tape.perimeterM()) {
-            problems.add(new Problem(
-                    OUTLINE + ".legs",
-                    "Tape survey",
+            problems.add(Problem.at(
+                    JobPaths.TAPED.to(Job.Taped::legs),
                     Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
                     "is the closing gap, more than 1 in "
                             + Show.number(OutlineShape.WORST_CLOSURE, 0)
@@ -53,9 +53,8 @@ public final class OutlineRules {
             return problems;
         }
         if (roof.outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.FIT && shape.fit() == null) {
-            problems.add(new Problem(
-                    OUTLINE + ".closing",
-                    "Tape survey",
+            problems.add(Problem.at(
+                    JobPaths.TAPED.to(Job.Taped::closing),
                     "best fit",
                     taped.legs().size() > TapeFit.MOST_LEGS
                             ? "takes a walk of up to " + TapeFit.MOST_LEGS + " edges, and this one has "
@@ -66,18 +65,16 @@ public final class OutlineRules {
         }
         String crossing = crossing(shape.corners());
         if (crossing != null) {
-            problems.add(new Problem(
-                    OUTLINE,
-                    "Outline",
+            problems.add(Problem.at(
+                    JobPaths.OUTLINE,
                     crossing,
                     "cross or touch: an outline must not meet itself; check the order of the corners"));
             return problems;
         }
         double area = Math.abs(RoofPlan.signedArea(shape.corners()));
         if (area < LEAST_AREA_M2) {
-            problems.add(new Problem(
-                    OUTLINE,
-                    "Outline",
+            problems.add(Problem.at(
+                    JobPaths.OUTLINE,
                     Show.both(units, Dimension.AREA, area),
                     "is its area: a roof has at least " + Show.both(units, Dimension.AREA, LEAST_AREA_M2)));
             return problems;
@@ -120,16 +117,11 @@ public final class OutlineRules {
         Set<Integer> seen = new HashSet<>();
         for (int i = 0; i < roof.parapets().size(); i++) {
             int edge = roof.parapets().get(i).edge();
-            String path = "$.roof.parapets[" + i + "].edge";
+            Path<Integer> path = JobPaths.ROOF.at(Job.Roof::parapets, i).to(Job.Parapet::edge);
             if (edge > edges) {
-                problems.add(new Problem(
-                        path,
-                        "Parapet on edge",
-                        String.valueOf(edge),
-                        "is not there: the outline has edges 1 to " + edges));
+                problems.add(Problem.at(path, edge, "is not there: the outline has edges 1 to " + edges));
             } else if (!seen.add(edge)) {
-                problems.add(new Problem(
-                        path, "Parapet on edge", String.valueOf(edge), "is given twice: one parapet per edge"));
+                problems.add(Problem.at(path, edge, "is given twice: one parapet per edge"));
             }
         }
     }
@@ -139,17 +131,15 @@ public final class OutlineRules {
         PreparedGeometry tolerant = PreparedGeometryFactory.prepare(outline.buffer(TOUCH_M));
         for (int i = 0; i < roof.obstructions().size(); i++) {
             Job.Obstruction o = roof.obstructions().get(i);
+            Path<Job.Obstruction> thing = JobPaths.ROOF.at(Job.Roof::obstructions, i);
             if (!ids.add(o.id())) {
-                problems.add(new Problem(
-                        "$.roof.obstructions[" + i + "].id",
-                        "Id",
-                        o.id(),
-                        "is used twice: give each obstruction its own"));
+                problems.add(Problem.at(
+                        thing.to(Job.Obstruction::id), o.id(), "is used twice: give each obstruction its own"));
             }
             if (!tolerant.covers(RoofPlan.footprint(o))) {
                 Envelope box = outline.getEnvelopeInternal();
                 problems.add(new Problem(
-                        "$.roof.obstructions[" + i + "].x",
+                        thing.to(Job.Obstruction::footprint).to(Footprint::x).toString(),
                         o.name(),
                         o.x().typed() + ", " + o.y().typed(),
                         "does not lie wholly on the roof, which spans x "

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Structure;
+import whipsaw.core.schema.Path;
 import whipsaw.core.units.Limits;
 
 /**
@@ -39,9 +41,12 @@ public final class SignOff {
         for (Structure.Work w : structure(after).works()) {
             Structure.SignedFor now = isNew(before, w) ? now(after, members, w) : null;
             if (now != null) {
-                String path = "$.roof.structure.works[id=" + w.id() + "].seen.";
-                changes.add(new Change("set", path + "what", now.what()));
-                changes.add(new Change("set", path + "utilisation", now.utilisation()));
+                Path<Structure.SignedFor> path = JobPaths.STRUCTURE
+                        .id(Structure::works, w.id())
+                        .to(Structure.Work::seen)
+                        .to(Structure.Seen::signedFor);
+                changes.add(Change.set(path.to(Structure.SignedFor::what), now.what()));
+                changes.add(Change.set(path.to(Structure.SignedFor::utilisation), now.utilisation()));
             }
         }
         return changes;

@@ -131,6 +131,11 @@ public enum Unit {
         return symbol;
     }
 
+    /** Everything a person may type for it, in lower case. */
+    public List<String> spellings() {
+        return names;
+    }
+
     BigDecimal factor() {
         return factor;
     }

@@ -74,7 +74,7 @@ class PlausibilityTest {
                 "clampLongTo|250 mm|not beyond where they begin",
                 "clampLongTo|1200 mm|beyond the middle",
                 "holes|1141 mm|beyond the middle",
-                "clampShortTo|300 mm|take two distances"
+                "clampShortTo|300 mm|give both or neither"
             })
     void whatNoModuleCanBeIsRefused(String key, String value, String words) {
         Map<String, Object> body = module();
@@ -114,9 +114,8 @@ class PlausibilityTest {
         conductor.putAll(Map.of("material", "al", "insulation", "XHHW-2"));
         for (var entry : Map.of("module", module(), "block", block(), "conductor", conductor)
                 .entrySet()) {
-            Object part = JobReader.readEntry(entry.getKey(), entry.getValue()).job();
-            assertThat(JobReader.readEntry(entry.getKey(), JobWriter.entry(part))
-                            .job())
+            Record part = JobReader.readEntry(entry.getKey(), entry.getValue()).job();
+            assertThat(JobReader.readEntry(entry.getKey(), JobWriter.part(part)).job())
                     .isEqualTo(part);
         }
     }

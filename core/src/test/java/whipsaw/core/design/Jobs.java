@@ -8,7 +8,7 @@ import java.util.Map;
 import tools.jackson.databind.ObjectMapper;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
 
 /** A job to test on: 60 m by 40 m, 8 m high, one parapet, with members set by path. */

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Measure;
 
 /** Documents across schema versions, code families, files and differences. */

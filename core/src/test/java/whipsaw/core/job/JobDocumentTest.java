@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import whipsaw.core.design.Jobs;
+import whipsaw.core.schema.Problem;
 
 class JobDocumentTest {
 

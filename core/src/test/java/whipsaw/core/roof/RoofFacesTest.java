@@ -11,7 +11,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.section.CutLine;
 import whipsaw.core.section.RoofSection;
 

@@ -133,7 +133,8 @@ class EditionsTest {
         Draws.each(200, draw -> {
             double x = draw.between(-300, 300);
             double z = draw.between(3, 40);
-            for (String shape : Job.Hill.SHAPES) {
+            for (String shape :
+                    whipsaw.core.schema.Shape.of(Job.Hill.class).slot("shape").choices()) {
                 double here = hill(shape, "C", 30, 100, x, z).factor();
                 assertThat(hill(shape, "C", 30, 100, x * 1.2, z).factor()).isLessThanOrEqualTo(here + 1e-12);
                 assertThat(hill(shape, "C", 30, 100, x, z * 1.2).factor()).isLessThanOrEqualTo(here + 1e-12);

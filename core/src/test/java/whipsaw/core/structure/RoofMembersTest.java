@@ -20,7 +20,7 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Problem;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Show;
 

@@ -119,7 +119,7 @@ class YearOfUseTest {
                         how(YearOfUse.Clock.UTC, false))
                 .year();
         Map<String, Object> occupant =
-                Map.of("id", "o", "name", "Bakery", "kw", YearOfUse.typicalDay(year), "year", JobWriter.year(year));
+                Map.of("id", "o", "name", "Bakery", "kw", YearOfUse.typicalDay(year), "year", JobWriter.part(year));
         var job = Jobs.job("survey", Map.of("occupants", List.of(occupant)));
         assertThat(job.survey().occupants().get(0).year()).isEqualTo(year);
         assertThat(JobReader.read(JobWriter.write(job), false).job()).isEqualTo(job);

@@ -1,4 +1,4 @@
-package whipsaw.core.job;
+package whipsaw.core.schema;
 
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -22,7 +22,7 @@ import whipsaw.core.units.UnitTextException;
  * reader goes on, so that all problems are told at once. Values that could not be read come back as
  * null, 0 or NaN, and the document is refused as a whole.
  */
-final class Doc {
+public final class Doc {
     private static final List<DateTimeFormatter> ISO_DATE = List.of(DateTimeFormatter.ISO_LOCAL_DATE);
     private static final List<DateTimeFormatter> US_DATES =
             List.of(DateTimeFormatter.ISO_LOCAL_DATE, strict("M/d/uuuu"));
@@ -33,31 +33,52 @@ final class Doc {
         return DateTimeFormatter.ofPattern(pattern).withResolverStyle(ResolverStyle.STRICT);
     }
 
+    private static final int MOST_TOLD = 60;
     private static final double AGREE = 1e-9;
 
     /** What the whole reading shares. */
-    static final class Context {
-        final List<Problem> problems = new ArrayList<>();
-        final boolean bareNumbers;
-        UnitSystem units = UnitSystem.METRIC;
+    public static final class Context {
+        private final List<Problem> problems = new ArrayList<>();
+        private final boolean bareNumbers;
+        private UnitSystem units;
 
-        Context(boolean bareNumbers) {
+        /**
+         * A reading.
+         *
+         * @param bareNumbers whether a number without a unit is taken, as forms do; files refuse it
+         * @param units system whose units bare numbers mean, and in which ranges are told
+         */
+        public Context(boolean bareNumbers, UnitSystem units) {
             this.bareNumbers = bareNumbers;
+            this.units = units;
+        }
+
+        /** Everything that could not be taken so far. */
+        public List<Problem> problems() {
+            return problems;
         }
     }
 
     private final Map<?, ?> values;
     private final String path;
+    private final String thing;
     private final Context context;
     private final Set<Object> read = new HashSet<>();
 
-    Doc(Map<?, ?> values, String path, Context context) {
+    /** A whole document. */
+    public Doc(Map<?, ?> values, Context context) {
+        this(values, "$", "", context);
+    }
+
+    private Doc(Map<?, ?> values, String path, String thing, Context context) {
         this.values = values;
         this.path = path;
+        this.thing = thing;
         this.context = context;
     }
 
-    String path(String key) {
+    /** Path of a member. */
+    public String path(String key) {
         return path + "." + key;
     }
 
@@ -65,10 +86,18 @@ final class Doc {
         return context;
     }
 
-    void problem(String key, String label, Object value, String message) {
+    /**
+     * Notes what is wrong with a member.
+     *
+     * @param label of the input
+     * @param value as given; null or empty when it is missing
+     * @param message what is wrong, with what is allowed and an example
+     */
+    public void problem(String key, String label, Object value, String message) {
         String shown = value == null ? "" : String.valueOf(value);
         String brief = shown.length() > 80 ? shown.substring(0, 77) + "..." : shown;
-        context.problems.add(new Problem(path(key), label, brief, message));
+        String name = thing.isEmpty() ? label : thing + ": " + label;
+        context.problems.add(new Problem(path(key), name, brief, message));
     }
 
     private Object take(String key) {
@@ -76,52 +105,85 @@ final class Doc {
         return values.get(key);
     }
 
-    boolean has(String key) {
+    /** Whether a member is there; in a form an empty text is none. */
+    public boolean has(String key) {
         read.add(key);
+        Object value = values.get(key);
+        return value != null && !(context.bareNumbers && "".equals(value));
+    }
+
+    /** The same without counting it as read. */
+    boolean holds(String key) {
         return values.get(key) != null;
     }
 
-    /** A member object; an empty one with a problem noted when it is missing. */
-    Doc object(String key, String label) {
+    /** A member as it was given. */
+    public Object raw(String key) {
+        return take(key);
+    }
+
+    /** A member object; null with a problem noted when it is none. */
+    Doc object(Slot slot) {
+        return member(slot.key(), slot.label(), slot.input().section() ? "" : slot.label());
+    }
+
+    /**
+     * A member object.
+     *
+     * @param label of the member
+     * @param name of the thing it is, for the names of its own members; empty when it is only a part
+     * @return null with a problem noted when it is missing or no object
+     */
+    public Doc member(String key, String label, String name) {
         Object value = take(key);
         if (value instanceof Map<?, ?> map) {
-            return new Doc(map, path(key), context);
+            String of = thing.isEmpty() || name.isEmpty() ? thing + name : thing + ": " + name;
+            return new Doc(map, path(key), of, context);
         }
         problem(key, label, value, value == null ? "is missing" : "is no object");
         return null;
     }
 
-    /** A member object, or null when there is none. */
-    Doc objectOrNull(String key, String label) {
-        return has(key) ? object(key, label) : null;
-    }
-
-    List<Doc> objects(String key, String label, int most) {
-        Object value = take(key);
+    /** The objects of a list; problems are noted for what is none. */
+    List<Doc> entries(Slot slot) {
+        Object value = take(slot.key());
+        int fewest = slot.input().fewest();
+        int most = slot.input().many();
         List<Doc> result = new ArrayList<>();
-        if (value == null) {
+        if (value == null && fewest == 0) {
             return result;
         }
-        if (!(value instanceof List<?> list)) {
-            problem(key, label, value, "is no list");
+        if (value != null && !(value instanceof List<?>)) {
+            problem(slot.key(), slot.label(), value, "is no list");
             return result;
         }
+        List<?> list = value == null ? List.of() : (List<?>) value;
         if (list.size() > most) {
-            problem(key, label, list.size() + " entries", "is more than the " + most + " allowed");
+            problem(slot.key(), slot.label(), list.size() + " entries", "is more than the " + most + " allowed");
             return result;
+        }
+        if (list.size() < fewest) {
+            problem(slot.key(), slot.label(), list.size() + " entries", "is too few: give " + fewest + " to " + most);
         }
         for (int i = 0; i < list.size(); i++) {
-            String place = path(key) + "[" + i + "]";
-            if (list.get(i) instanceof Map<?, ?> map) {
-                result.add(new Doc(map, place, context));
+            if (list.get(i) instanceof Map<?, ?>) {
+                result.add(entry(slot, i));
             } else {
-                context.problems.add(new Problem(place, label, String.valueOf(list.get(i)), "is no object"));
+                problem(slot.key() + "[" + i + "]", slot.label(), list.get(i), "is no object");
             }
         }
         return result;
     }
 
-    String text(String key, String label, int longest) {
+    /** One of a list of objects, called by what tells it from the others. */
+    Doc entry(Slot slot, int index) {
+        Map<?, ?> map = (Map<?, ?>) ((List<?>) values.get(slot.key())).get(index);
+        String name = slot.entryName(map.get(slot.input().by()), index);
+        return new Doc(
+                map, path(slot.key()) + "[" + index + "]", thing.isEmpty() ? name : thing + ", " + name, context);
+    }
+
+    public String text(String key, String label, int longest) {
         Object value = take(key);
         String text = value instanceof String given ? CleanText.line(given) : "";
         if (text.isEmpty()) {
@@ -134,37 +196,18 @@ final class Doc {
         return text;
     }
 
-    /** A text that may be missing or empty. */
-    String textOrEmpty(String key, String label, int longest) {
-        Object value = values.get(key);
-        read.add(key);
-        return value == null || value.equals("") ? "" : text(key, label, longest);
-    }
-
-    /** Texts one below the other, or with semicolons between. */
-    String listOrEmpty(String key, String label, int longest) {
-        read.add(key);
-        if (values.get(key) instanceof String text && text.indexOf('\n') >= 0) {
-            return new Doc(Map.of(key, text.strip().replaceAll("\\s*\\R\\s*", "; ")), path, context)
-                    .textOrEmpty(key, label, longest);
-        }
-        return textOrEmpty(key, label, longest);
-    }
-
-    String choice(String key, String label, List<String> allowed) {
+    /** One of some words; the first of them after a problem was noted. */
+    public String choice(String key, String label, List<String> allowed) {
         Object value = take(key);
         if (value instanceof String text && allowed.contains(text)) {
             return text;
         }
-        problem(key, label, value, "is not one of " + String.join(", ", allowed));
+        boolean many = allowed.size() > MOST_TOLD;
+        problem(key, label, value, many ? "is not known" : "is not one of " + String.join(", ", allowed));
         return allowed.get(0);
     }
 
-    LocalDate dateOrNull(String key, String label) {
-        return has(key) && !"".equals(take(key)) ? date(key, label) : null;
-    }
-
-    LocalDate date(String key, String label) {
+    public LocalDate date(String key, String label) {
         Object value = take(key);
         String text = String.valueOf(value).strip();
         boolean us = context.units == UnitSystem.US;
@@ -181,25 +224,16 @@ final class Doc {
         return null;
     }
 
-    boolean flag(String key, String label, boolean absent) {
+    public boolean flag(String key, String label) {
         Object value = take(key);
-        if (value == null) {
-            return absent;
+        if (!(value instanceof Boolean)) {
+            problem(key, label, value, value == null ? "is missing: give true or false" : "is neither true nor false");
         }
-        if (value instanceof Boolean flag) {
-            return flag;
-        }
-        problem(key, label, value, "is neither true nor false");
-        return absent;
-    }
-
-    /** Yes or no, or null where nothing is said. */
-    Boolean flagOrNull(String key, String label) {
-        return has(key) && !"".equals(take(key)) ? flag(key, label, false) : null;
+        return Boolean.TRUE.equals(value);
     }
 
     /** Distances one after the other; each has to be in the range of the field. */
-    Spacings spacings(String key, Field field) {
+    public Spacings spacings(String key, Field field) {
         Object value = take(key);
         String text = value instanceof Map<?, ?> map ? String.valueOf(map.get("typed")) : null;
         if (value instanceof String s) {
@@ -227,11 +261,7 @@ final class Doc {
         }
     }
 
-    Spacings spacingsOrNull(String key, Field field) {
-        return has(key) && !"".equals(take(key)) ? spacings(key, field) : null;
-    }
-
-    List<String> texts(String key, String label, int most, int longest) {
+    public List<String> texts(String key, String label, int most, int longest) {
         List<String> result = new ArrayList<>();
         Object value = take(key);
         if (value == null) {
@@ -247,7 +277,7 @@ final class Doc {
         return result;
     }
 
-    List<Double> numbers(String key, String label, int count, double least, double most) {
+    public List<Double> numbers(String key, String label, int count, double least, double most) {
         List<Double> result = new ArrayList<>();
         Object value = take(key);
         boolean good = value instanceof List<?> list && list.size() == count;
@@ -261,20 +291,15 @@ final class Doc {
         return result;
     }
 
-    int whole(String key, String label, int least, int most) {
+    public int whole(String key, String label, int least, int most) {
         double number = number(key, label, least, most);
-        if (number != Math.rint(number)) {
+        if (!Double.isNaN(number) && number != Math.rint(number)) {
             problem(key, label, take(key), "is no whole number from " + least + " to " + most);
         }
         return Double.isNaN(number) ? least : (int) number;
     }
 
-    /** A number that may be missing. */
-    double numberOr(String key, String label, double least, double most, double absent) {
-        return has(key) ? number(key, label, least, most) : absent;
-    }
-
-    double number(String key, String label, double least, double most) {
+    public double number(String key, String label, double least, double most) {
         Object value = take(key);
         double number = Double.NaN;
         if (value instanceof Number n) {
@@ -302,7 +327,7 @@ final class Doc {
     }
 
     /** A dimension that must be there; NaN with a problem noted when it cannot be taken. */
-    Measure measure(String key, Field field) {
+    public Measure measure(String key, Field field) {
         Object value = take(key);
         if (value == null || value.equals("")) {
             problem(
@@ -315,20 +340,14 @@ final class Doc {
         return measure(key, field, value);
     }
 
-    /** A dimension that may be missing. */
-    Measure measureOrNull(String key, Field field) {
-        Object value = take(key);
-        return value == null || value.equals("") ? null : measure(key, field, value);
-    }
-
-    List<Measure> measures(String key, Field field) {
+    public List<Measure> measures(String key, Field field, int most) {
         List<Measure> result = new ArrayList<>();
-        if (take(key) instanceof List<?> list && !list.isEmpty() && list.size() <= 50) {
+        if (take(key) instanceof List<?> list && !list.isEmpty() && list.size() <= most) {
             for (int i = 0; i < list.size(); i++) {
                 result.add(measure(key + "[" + i + "]", field, list.get(i)));
             }
         } else {
-            problem(key, field.label(), values.get(key), "is no list of 1 to 50 values");
+            problem(key, field.label(), values.get(key), "is no list of 1 to " + most + " values");
         }
         return result;
     }
@@ -393,8 +412,13 @@ final class Doc {
         }
     }
 
+    /** Passes over the members that have not been asked for. */
+    void pass() {
+        read.addAll(values.keySet());
+    }
+
     /** Notes every member that nothing asked for. */
-    void done() {
+    public void done() {
         for (Object key : values.keySet()) {
             if (!read.contains(key)) {
                 problem(String.valueOf(key), "Field", key, "is not known here");
@@ -402,7 +426,7 @@ final class Doc {
         }
     }
 
-    private static String trim(double value) {
+    static String trim(double value) {
         return value == Math.rint(value) ? String.valueOf((long) value) : String.valueOf(value);
     }
 }

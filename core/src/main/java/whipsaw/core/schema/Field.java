@@ -1,4 +1,4 @@
-package whipsaw.core.job;
+package whipsaw.core.schema;
 
 import java.util.List;
 import whipsaw.core.units.Dimension;

@@ -4,6 +4,7 @@ import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
+import * as stages from "./stages.js";
 import { freshKey, token } from "./token.js";
 import { forgetWays, offerWays } from "./ways.js";
 import * as working from "./working.js";
@@ -11,7 +12,6 @@ import * as zones from "./zones.js";
 import { lookUpSite } from "./sitevalues.js";
 
 const plan = new Plan({ change, preview, explain: open, tell, list: () => showList(slug(), !listShown()) });
-let layers = new Set();
 let since = "";
 
 function bench() {
@@ -157,8 +157,9 @@ function swap(html) {
     const same = fresh.querySelector(`details[data-section="${d.dataset.section}"]`);
     if (same) same.open = d.open;
   });
-  const scroll = ["entry", "say"].map((id) => [id, document.getElementById(id).scrollTop]);
+  const scroll = ["entry", "checks", "say"].map((id) => [id, document.getElementById(id).scrollTop]);
   const figure = document.querySelector("#working article")?.dataset.figure;
+  const shown = !document.getElementById("say").hidden;
   old.replaceWith(fresh);
   scroll.forEach(([id, top]) => (document.getElementById(id).scrollTop = top));
   arrange();
@@ -176,6 +177,7 @@ function swap(html) {
   } else if (planFocus) {
     document.getElementById("plan").focus();
   }
+  document.getElementById("say").hidden = !(shown && figure);
   if (figure) working.explain(figure, plan);
   if (!map) refreshList(slug());
   if (since) markSince(since);
@@ -198,31 +200,41 @@ async function markSince(revision) {
 }
 
 function arrange() {
-  document.querySelectorAll("#key input").forEach((box) => {
-    if (layers.has(box.dataset.layer)) box.checked = !box.defaultChecked;
-  });
   plan.attach();
-  applyLayers();
+  stages.showStage();
   startTape(slug, change);
   startMakers(slug, change);
   zones.late(slug());
   bench().dataset.ready = "true";
 }
 
-function applyLayers() {
-  const svg = document.getElementById("plan");
-  document.querySelectorAll("#key input").forEach((box) => svg.classList.toggle(`hide-${box.dataset.layer}`, !box.checked));
-}
-
 /** A figure chosen from outside its workings. */
 function open(figure) {
   working.begin();
+  showSay();
   return working.explain(figure, plan);
+}
+
+/** Workings and ways out stand beside the drawing while there are any. */
+function showSay() {
+  const say = document.getElementById("say");
+  if (!say.hidden) return;
+  say.hidden = false;
+  window.dispatchEvent(new Event("resize"));
+}
+
+function shutSay() {
+  forgetWays();
+  working.forget();
+  document.getElementById("say").hidden = true;
+  window.dispatchEvent(new Event("resize"));
+  document.getElementById("plan").focus({ preventScroll: true });
 }
 
 /** A check was chosen: its working, its place on the roof, and what could be done. */
 function showCheck(button) {
   plan.showPlace(button.dataset.check);
+  showSay();
   if (button.dataset.stops === "true") offerWays(slug(), button.dataset.check);
   else forgetWays();
 }
@@ -255,7 +267,7 @@ function showProblems(problems, field) {
     const named = document.querySelector(`[data-path="${CSS.escape(problem.path)}"]`);
     const at = field && field.isConnected ? field : named;
     const line = at?.closest(".entryline");
-    if (!line) {
+    if (!line || line.closest("details[hidden]")) {
       loose.push(problem.message);
       continue;
     }
@@ -376,6 +388,7 @@ async function openFields(select) {
 function showEntry(section, field) {
   const part = document.querySelector(`details[data-section="${section}"]`);
   part.open = true;
+  stages.reveal(part);
   const at = part.querySelector(field) ?? part.querySelector("summary");
   at.scrollIntoView({ block: "center" });
   at.focus();
@@ -435,8 +448,7 @@ document.addEventListener("change", (event) => {
     }
   }
   if (target.dataset?.layer) {
-    layers = new Set([...document.querySelectorAll("#key input")].filter((b) => b.checked !== b.defaultChecked).map((b) => b.dataset.layer));
-    applyLayers();
+    stages.layerChanged();
   }
 });
 
@@ -445,6 +457,7 @@ document.addEventListener("click", (event) => {
   if (!button) return;
   if (button.dataset.figure) button.closest("#working") ? working.explain(button.dataset.figure, plan) : open(button.dataset.figure);
   if (button.dataset.show) showEntry(button.dataset.show, button.dataset.at);
+  if (button.id === "shut-say") shutSay();
   if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way));
@@ -480,6 +493,7 @@ function showHash() {
 
 window.addEventListener("hashchange", showHash);
 zones.listen(slug, (zone) => plan.sketch.on || plan.measure.on || open(`zone/${zone}`));
+stages.startStages();
 arrange();
 startNews(slug, () => Number(bench().dataset.revision), bringIn);
 showHash();

@@ -8,7 +8,7 @@ export class View {
     this.changed = changed;
     this.box = null;
     this.fingers = new Map();
-    window.addEventListener("resize", () => this.svg?.isConnected && this.show());
+    window.addEventListener("resize", () => this.svg?.clientWidth > 0 && this.show());
   }
 
   take(svg, data) {

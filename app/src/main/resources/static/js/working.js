@@ -27,6 +27,12 @@ export async function explain(figure, plan) {
   if (number) plan.showNumber(number[2]);
 }
 
+/** Nothing is explained any more. */
+export function forget() {
+  trail = [];
+  place().replaceChildren();
+}
+
 /** Forgets the way here: a figure chosen from outside begins a new one. */
 export function begin() {
   trail = [];

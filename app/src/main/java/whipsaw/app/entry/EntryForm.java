@@ -8,6 +8,7 @@ import org.springframework.web.util.HtmlUtils;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.Stage;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
@@ -118,8 +119,12 @@ public final class EntryForm extends EntryFields {
         }
     }
 
-    /** A part of the form that opens and closes. */
-    public record Section(String id, String title, boolean open, List<Group> groups) {
+    /**
+     * A part of the form that opens and closes.
+     *
+     * @param stage it belongs to; null when it is there at every stage
+     */
+    public record Section(String id, String title, Stage stage, boolean open, List<Group> groups) {
         /** Groups whose fields come only when one is chosen. */
         public long shut() {
             return groups.stream().filter(Group::shut).count();
@@ -142,19 +147,22 @@ public final class EntryForm extends EntryFields {
         RoofEntry roof = new RoofEntry(design, catalogue);
         SurveyEntry survey = new SurveyEntry(design, catalogue);
         return List.of(
-                new Section("site", "Site", false, new SiteEntry(design, catalogue, tables).groups()),
-                new Section("roof", "Roof", false, roof.roof()),
-                new Section("fabric", "Form and build-up", false, roof.fabric()),
-                new Section("structure", "Structure", false, new StructureEntry(design, catalogue).groups()),
-                new Section("obstructions", "Obstructions", false, roof.obstructions()),
-                new Section("roofs", "Roofs of this job", false, survey.roofs()),
-                new Section("found", "Pinned on the roof", false, survey.pins()),
-                new Section("services", "Cable routes and use", false, survey.routes()),
-                new Section("sight", "Seen from", false, survey.sight()),
-                new Section("picture", "Picture under the plan", false, survey.picture()),
-                new Section("array", "Array", true, form.array()),
-                new Section("electrical", "Circuits and AC run", false, form.electrical()),
-                new Section("job", "Job", false, form.project()));
+                new Section("site", "Site", Stage.LOADS, false, new SiteEntry(design, catalogue, tables).groups()),
+                new Section("roof", "Roof", Stage.ROOF, false, roof.roof()),
+                new Section("fabric", "Form and build-up", Stage.ROOF, false, roof.fabric()),
+                new Section(
+                        "structure", "Structure", Stage.LOADS, false, new StructureEntry(design, catalogue).groups()),
+                new Section("obstructions", "Obstructions", Stage.ROOF, false, roof.obstructions()),
+                new Section("roofs", "Roofs of this job", Stage.ROOF, false, survey.roofs()),
+                new Section("found", "Pinned on the roof", Stage.ROOF, false, survey.pins()),
+                new Section("sight", "Seen from", Stage.ARRAY, false, survey.sight()),
+                new Section("picture", "Picture under the plan", Stage.ROOF, false, survey.picture()),
+                new Section("array", "Array", Stage.ARRAY, true, form.array()),
+                new Section("hold-down", "Hold-down", Stage.HOLD_DOWN, true, form.holdDown()),
+                new Section("electrical", "Circuits", Stage.CIRCUITS, false, form.circuits()),
+                new Section("run", "AC run", Stage.RUNS, false, form.run()),
+                new Section("services", "Cable routes and use", Stage.RUNS, false, survey.routes()),
+                new Section("job", "Job", null, false, form.project()));
     }
 
     /** The tape survey as called out, or empty when the outline was drawn. */
@@ -190,11 +198,7 @@ public final class EntryForm extends EntryFields {
         layout.add(in(array.to(Job.ArrayChoice::shiftAlong)));
         layout.add(in(array.to(Job.ArrayChoice::shiftAcross)));
         return List.of(
-                plain(
-                        "Parts",
-                        in(array.to(Job.ArrayChoice::tray)),
-                        in(array.to(Job.ArrayChoice::module)),
-                        in(array.to(Job.ArrayChoice::block))),
+                plain("Parts", in(array.to(Job.ArrayChoice::tray)), in(array.to(Job.ArrayChoice::module))),
                 new Group("Layout", "", "", layout),
                 whole(
                         "Walkway",
@@ -202,7 +206,6 @@ public final class EntryForm extends EntryFields {
                         of(walkway.to(Job.Walkway::every)),
                         of(walkway.to(Job.Walkway::first)),
                         of(walkway.to(Job.Walkway::width))),
-                attachments(array.to(Job.ArrayChoice::attachments)),
                 plain(
                         "No row shadow on the shortest day",
                         in(array.to(Job.ArrayChoice::windowFrom)),
@@ -247,6 +250,12 @@ public final class EntryForm extends EntryFields {
                 .hinted(a.tray().pairs() ? "one face of the pairs" : "");
     }
 
+    private List<Group> holdDown() {
+        Path<Job.ArrayChoice> array = JOB.to(Job::array);
+        Path<Job.Attachments> at = array.to(Job.ArrayChoice::attachments);
+        return List.of(plain("Ballast", in(array.to(Job.ArrayChoice::block))), attachments(at));
+    }
+
     private Group attachments(Path<Job.Attachments> at) {
         return whole(
                 "Attachments beside weight",
@@ -267,17 +276,20 @@ public final class EntryForm extends EntryFields {
                 .orElse(value.typed());
     }
 
-    private List<Group> electrical() {
+    private List<Group> circuits() {
         Path<Job.Electrical> electrical = JOB.to(Job::electrical);
-        Path<Job.AcRun> run = electrical.to(Job.Electrical::run);
-        List<Group> groups = new ArrayList<>();
-        groups.add(plain(
+        return List.of(plain(
                 "Inverters",
                 in(electrical.to(Job.Electrical::inverter)),
                 in(electrical.to(Job.Electrical::dcAcMost)),
                 in(electrical.to(Job.Electrical::place)),
                 in(electrical.to(Job.Electrical::systemLimit)),
                 in(electrical.to(Job.Electrical::cellRiseC))));
+    }
+
+    private List<Group> run() {
+        Path<Job.AcRun> run = JOB.to(Job::electrical).to(Job.Electrical::run);
+        List<Group> groups = new ArrayList<>();
         List<Input> points = new ArrayList<>();
         for (int i = 0; i < job.electrical().run().points().size(); i++) {
             Path<Job.Corner> point = run.at(Job.AcRun::points, i);

@@ -51,14 +51,17 @@ final class SiteEntry extends EntryFields {
     }
 
     private EntryForm.Group weather(boolean en) {
-        return plain(
-                "Snow and temperature",
+        List<EntryForm.Input> inputs = new ArrayList<>(List.of(
                 in(en ? EN.to(Job.EnSite::snow) : ASCE.to(Job.AsceSite::snow)),
                 in(en ? EN.to(Job.EnSite::snowExposure) : ASCE.to(Job.AsceSite::snowExposure)),
                 in(en ? EN.to(Job.EnSite::snowThermal) : ASCE.to(Job.AsceSite::snowThermal)),
                 in(SITE.to(Job.Site::roofSnow)),
                 in(SITE.to(Job.Site::recordLow)),
-                in(SITE.to(Job.Site::designHigh)));
+                in(SITE.to(Job.Site::designHigh))));
+        if (!en) {
+            inputs.add(3, in(ASCE.to(Job.AsceSite::snowFetch)));
+        }
+        return new EntryForm.Group("Snow and temperature", "", "", inputs);
     }
 
     private List<EntryForm.Input> edition(Job.AsceEdition edition) {

@@ -1,6 +1,7 @@
 package whipsaw.app.web;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -31,6 +32,7 @@ import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.Stage;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
@@ -288,6 +290,10 @@ public class JobController {
         if (!model.containsAttribute("guideOpen")) {
             model.addAttribute("guideOpen", false);
         }
+        model.addAttribute("stages", Stage.marks(design));
+        Map<String, String> stageOf = new HashMap<>();
+        design.checks().forEach(c -> stageOf.put(c.id(), Stage.of(c).key()));
+        model.addAttribute("stageOf", stageOf);
         model.addAttribute("structureNew", StructureEntry.additions(design.job()));
         model.addAttribute("things", EntryForm.Option.list(things(design), ""));
         model.addAttribute("canRedo", jobs.canRedo(shown.slug()));

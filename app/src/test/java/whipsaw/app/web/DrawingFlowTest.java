@@ -246,6 +246,7 @@ class DrawingFlowTest extends ServedTest {
     @Test
     void theCutAndTheSunFollowTheHand() {
         assertThat(page.locator("#sectionview .tooth")).hasCount(3);
+        page.locator("[data-panel=section]").click();
         page.locator("#cut-roof").click();
         assertThat(page.locator("#sectionview .parapetcut").first()).isVisible();
         int teeth = page.locator("#sectionview .tooth").count();

@@ -174,7 +174,7 @@ class JobFlowTest extends ServedTest {
 
     @Test
     void theAcRunIsDrawnByClicksAndAWalkwayIsDragged() {
-        openSection("electrical");
+        openSection("run");
         page.locator("#draw-run").click();
         BoundingBox plan = page.locator("#plan").boundingBox();
         page.mouse().click(plan.x + 300, plan.y + 200);

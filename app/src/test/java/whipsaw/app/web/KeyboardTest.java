@@ -60,7 +60,9 @@ class KeyboardTest extends ServedTest {
         assertThat(met).anyMatch(n -> n.startsWith("Walkway behind row 5"));
         assertThat(met).anyMatch(n -> n.startsWith("RTU-1"));
         assertThat(met).anyMatch(n -> n.startsWith("End A of the section"));
-        assertThat(met).contains("Measure", "List", "fit");
+        page.locator("#key input").first().focus();
+        tabTo("#measure");
+        tabTo("#fit");
     }
 
     @Test
@@ -77,11 +79,59 @@ class KeyboardTest extends ServedTest {
         keys("Enter");
         assertThat(page.locator("#working article")).isVisible();
         tabTo("#working .workinghead button:not(:disabled)");
+        page.locator("[data-panel=section]").focus();
+        keys("Enter");
         page.locator("#sun-hour").focus();
         String before = page.locator("#section-words").innerText();
         keys("ArrowLeft", "ArrowLeft");
         assertThat(page.locator("#section-words")).not().hasText(before);
     }
+
+    /** A stage brings its inputs, layers and checks; the drawing keeps its place, and what is shut stays shut. */
+    @Test
+    void stagesAndWhatIsShutAreChosenByKeys() {
+        String box = page.locator("#plan").getAttribute("viewBox");
+        keys("Alt+2");
+        assertThat(page.locator("#stages [aria-pressed=true][data-stage]")).containsText("Loads and structure");
+        assertThat(page.locator("#stages [data-stage=loads]")).hasClass("stopped");
+        assertThat(page.locator("details[data-section=structure]")).isVisible();
+        assertThat(page.locator("details[data-section=array]")).isHidden();
+        assertThat(page.locator("#checks li[data-of=loads]").first()).isVisible();
+        assertThat(page.locator("#checks li[data-of=circuits]").first()).isHidden();
+        assertThat(page.locator("#plan .layer-blocks")).isHidden();
+        assertThat(page.locator("label:has([data-layer=blocks])")).isHidden();
+        page.locator("#other-layers").focus();
+        keys("Enter");
+        page.locator("[data-layer=blocks]").focus();
+        keys("Space");
+        assertThat(page.locator("#plan .layer-blocks")).isVisible();
+        page.locator("#plan").focus();
+        keys("]");
+        assertThat(page.locator("#plan .layer-blocks")).isHidden();
+        keys("[");
+        assertThat(page.locator("#plan .layer-blocks")).isVisible();
+        assertThat(page.locator("#plan").getAttribute("viewBox")).isEqualTo(box);
+        keys("w");
+        assertThat(page.locator("#ways button[data-way]").first()).isVisible();
+        keys("w");
+        assertThat(page.locator("#ways button[data-way]").first()).isFocused();
+        page.locator("#shut-say").focus();
+        keys("Enter");
+        page.locator("[data-panel=checks]").focus();
+        keys("Enter");
+        keys("Alt+0");
+        page.reload();
+        assertThat(page.locator("#checks")).isHidden();
+        assertThat(page.locator("details[data-section=array]")).isVisible();
+        // at 1280 by 800 the drawing has half of the window beside the inputs, three quarters without them
+        assertThat(((Number) page.evaluate(PART)).doubleValue()).isGreaterThan(0.5);
+        page.locator("[data-panel=entry]").focus();
+        keys("Enter");
+        assertThat(((Number) page.evaluate(PART)).doubleValue()).isGreaterThan(0.75);
+    }
+
+    private static final String PART = "() => { const r = document.getElementById('planwrap').getBoundingClientRect();"
+            + " return r.width * r.height / innerWidth / innerHeight; }";
 
     /** The outline of the focus is there in both lights, on fields, buttons, cells and the key. */
     @Test

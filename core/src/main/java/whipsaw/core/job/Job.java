@@ -554,7 +554,17 @@ public record Job(
                             optional = true,
                             clearedBy = "family",
                             absent = "not known")
-                    int stories)
+                    int stories,
+            @Input(
+                            label = "Snow fetch, engineer's",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = 7,
+                            most = 1000,
+                            optional = true,
+                            clearedBy = "family",
+                            absent = "the building's longer side",
+                            help = "roof upwind of plant and rows, l_u")
+                    Measure snowFetch)
             implements CodeSite {
         /** The editions there are figures of. */
         public static final List<String> EDITIONS = List.of("7-16", "7-22");

@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Measure;
 import whipsaw.core.units.Unit;
 
 /**
@@ -90,13 +91,19 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
                         o.name(),
                         List.of(shape.getExteriorRing().getCoordinates()),
                         o.height().si(),
-                        plan.longSideM(),
+                        fetchM(job, plan),
                         snow,
                         tables);
             }
         }
         sources.sort((a, b) -> Double.compare(b.peakPa(), a.peakPa()));
         return new SnowDrifts(snow.roofPa(), weight(snow, tables), sources);
+    }
+
+    /** Length of roof the snow that drifts against plant and rows comes from, l_u of 7.7: as an engineer gives it, or the longer side. */
+    public static double fetchM(Job job, RoofPlan plan) {
+        Measure given = job.site().code() instanceof Job.AsceSite asce ? asce.snowFetch() : null;
+        return given == null ? plan.longSideM() : given.si();
     }
 
     private static void add(

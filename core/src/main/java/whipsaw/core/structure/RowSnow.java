@@ -39,7 +39,7 @@ public final class RowSnow {
             return null;
         }
         SnowDrifts.Source profile = SnowDrifts.against(
-                "rows of modules", List.of(), layout.highEdgeM(), plan.longSideM(), site.snow(), tables);
+                "rows of modules", List.of(), layout.highEdgeM(), SnowDrifts.fetchM(job, plan), site.snow(), tables);
         double least = job.site().code() instanceof Job.AsceSite
                 ? Unit.FOOT.toSi(tables.drift().value("side_needs_none_ft"))
                 : 0;

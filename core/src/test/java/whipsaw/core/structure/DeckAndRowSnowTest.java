@@ -22,6 +22,7 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.site.AsceDrift;
+import whipsaw.core.site.SnowDrifts;
 
 /** What lies between members and at their ends, and the snow that rows gather. */
 class DeckAndRowSnowTest {
@@ -171,6 +172,26 @@ class DeckAndRowSnowTest {
 
     private static Map<String, Object> run(String x, String y1, String y2) {
         return Map.of("points", List.of(Map.of("x", x, "y", y1), Map.of("x", x, "y", y2)));
+    }
+
+    /** h_d grows with the cube root of l_u, and a long roof is what is taken when nobody says how long it is upwind. */
+    @Test
+    void aShorterFetchDriftsLess() {
+        double width = 0;
+        for (String fetch : List.of("8 m", "20 m", "60 m")) {
+            Design d = Jobs.design("site.snow", "2 kPa", "array.tilt", "15 deg", "site.snowFetch", fetch);
+            SnowDrifts.Source rows = d.rowSnow().profile();
+            assertThat(rows.asce().input().fetchM())
+                    .isEqualTo(
+                            d.job().site().code() instanceof Job.AsceSite a
+                                    ? a.snowFetch().si()
+                                    : Double.NaN);
+            assertThat(rows.asce().fullM()).isGreaterThan(width);
+            width = rows.asce().fullM();
+        }
+        Design usual = Jobs.design("site.snow", "2 kPa", "array.tilt", "15 deg");
+        assertThat(usual.rowSnow().profile().asce().input().fetchM())
+                .isEqualTo(usual.plan().longSideM());
     }
 
     @Test

@@ -29,9 +29,22 @@ function tell(words) {
 async function post(path, body, accept = "application/json, text/html") {
   return fetch(`/jobs/${slug()}/${path}`, {
     method: "POST",
-    headers: { "Content-Type": "application/json", Accept: accept, ...token() },
+    headers: { "Content-Type": "application/json", Accept: accept, ...have(), ...token() },
     body: JSON.stringify(body),
   });
+}
+
+/** Parts of the page that a preview has written over. */
+const STALE = "titleblock difference";
+let stale = false;
+
+/** What this window shows, so that the answer brings only what is different. */
+function have() {
+  return { "X-Have": bench().dataset.rendering ?? "", ...(stale ? { "X-Stale": STALE } : {}) };
+}
+
+async function benchSince(revision) {
+  return fetch(`/jobs/${slug()}/bench?from=${revision}`, { headers: have() });
 }
 
 /** One edit has one key however often it is sent: an answer that was lost on the way is asked for again. */
@@ -70,7 +83,7 @@ async function changeNow(changes, field = null, base = Number(bench().dataset.re
     const page = parse(await answer.text());
     bench().dataset.revision = page.getElementById("bench").dataset.revision;
     showPreview(page);
-    const rest = await fetch(`/jobs/${slug()}/bench?from=${base}`);
+    const rest = await benchSince(base);
     if (rest.ok) swap(await rest.text());
     else showBanner(["The change is stored, but the rest of the page could not be brought up to date."], [["Load the page again", () => location.reload()]]);
     return true;
@@ -128,6 +141,7 @@ async function preview(changes) {
 
 /** The drawing, the totals and what changes, while the rest of the bench stays. */
 function showPreview(page) {
+  stale = true;
   plan.showPreview(page.querySelector("#planwrap > svg"));
   document.getElementById("difference").replaceWith(page.querySelector("#difference"));
   const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
@@ -144,6 +158,12 @@ function swap(html) {
   const old = bench();
   // two answers may come back in the other order; the older one has nothing to say any more
   if (Number(fresh.dataset.revision) < Number(old.dataset.revision)) return;
+  plan.restore();
+  if (fresh.dataset.partial !== undefined) {
+    patch(fresh);
+    return;
+  }
+  stale = false;
   const active = document.activeElement;
   const path = active?.dataset?.path;
   const planFocus = active?.id === "plan";
@@ -184,6 +204,39 @@ function swap(html) {
   refused.forEach(markRefused);
 }
 
+/** Puts the parts that are different in their places; everything else stays untouched. */
+function patch(fresh) {
+  const names = fresh.dataset.partial.split(" ").filter(Boolean);
+  const active = document.activeElement;
+  const held = active?.dataset?.path ?? "";
+  const typed = held && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
+  const focus = ["obstruction", "pin", "walkway", "check", "figure"].map((k) => [k, active?.dataset?.[k]]).find(([, value]) => value);
+  const figure = document.querySelector("#working article")?.dataset.figure;
+  for (const name of ["revision", "rendering"]) bench().dataset[name] = fresh.dataset[name];
+  stale = false;
+  for (const name of names) {
+    const part = fresh.querySelector(`#${CSS.escape(name)}`);
+    const old = document.getElementById(name);
+    if (part.matches("details")) part.open = old.open;
+    part.querySelectorAll("details").forEach((d, i) => (d.open = old.querySelectorAll("details")[i]?.open ?? d.open));
+    const tape = old.querySelector("#tape");
+    if (tape && tape.value !== tape.defaultValue) part.querySelector("#tape").value = tape.value;
+    const top = old.scrollTop;
+    old.replaceWith(part);
+    part.scrollTop = top;
+  }
+  arrange(names);
+  if (document.activeElement === document.body) {
+    const again = held ? document.querySelector(`[data-path="${CSS.escape(held)}"]`) : focus && document.querySelector(`[data-${focus[0]}="${CSS.escape(focus[1])}"]`);
+    if (again && typed !== null) again.value = typed;
+    again?.focus({ preventScroll: true });
+  }
+  if (figure) working.explain(figure, plan);
+  if (!document.getElementById("planlist").hidden) refreshList(slug());
+  if (since) markSince(since);
+  refused.forEach(markRefused);
+}
+
 /** Marks what changed since a revision instead of by the last change. */
 async function markSince(revision) {
   since = revision;
@@ -199,8 +252,9 @@ async function markSince(revision) {
   tell(told.words);
 }
 
-function arrange() {
-  plan.attach();
+function arrange(names = null) {
+  if (names) plan.refresh(names);
+  else plan.attach();
   stages.showStage();
   startTape(slug, change);
   startMakers(slug, change);
@@ -431,7 +485,7 @@ async function stepNow(way, base = Number(bench().dataset.revision), agreed = fa
 
 /** Brings the bench to the newest revision. */
 async function bringIn(from) {
-  const answer = await fetch(`/jobs/${slug()}/bench?from=${from}`);
+  const answer = await benchSince(from);
   if (answer.ok) swap(await answer.text());
 }
 

@@ -35,6 +35,7 @@ export class Plan {
   attach() {
     this.data = new RoofData(document.getElementById("plan-data").textContent);
     this.snapLines = null;
+    this.original = null;
     this.view.takeMap();
     this.takeSvg(document.getElementById("plan"));
     this.cursor = Math.min(this.cursor, this.data.positions.length - 1);
@@ -44,9 +45,32 @@ export class Plan {
     this.cut.attach();
   }
 
+  /** Parts of the drawing came anew; the drawing itself is the one that was there before any preview. */
+  refresh(names) {
+    if (names.includes("plan-data")) this.data = new RoofData(document.getElementById("plan-data").textContent);
+    this.snapLines = null;
+    if (names.includes("minimap")) this.view.takeMap();
+    this.view.refresh(this.data);
+    this.cursor = Math.min(this.cursor, this.data.positions.length - 1);
+    this.showCursor();
+    this.picked.refresh();
+    this.measure.toggle(false);
+    this.cut.attach();
+  }
+
+  /** The drawing as it was before previews were shown in its place. */
+  restore() {
+    if (!this.original) return;
+    this.original.setAttribute("class", this.svg.getAttribute("class"));
+    this.svg.replaceWith(this.original);
+    this.svg = this.original;
+    this.view.svg = this.original;
+    this.original = null;
+  }
+
   /** Whether all of the bench takes noticeably longer than its drawing. */
   large() {
-    return this.data.large || this.data.edges.length > 40;
+    return this.data.edges.length > 40;
   }
 
   takeSvg(svg) {
@@ -62,6 +86,7 @@ export class Plan {
   showPreview(svg) {
     const classes = this.svg.getAttribute("class");
     const focus = document.activeElement?.dataset?.obstruction;
+    this.original ??= this.svg;
     this.svg.replaceWith(svg);
     svg.setAttribute("class", classes);
     this.view.preview = !this.released;
@@ -262,8 +287,8 @@ export class Plan {
   /** Stores a drop; when it is refused the drawing goes back to the stored job. */
   async store(changes) {
     if (!(await this.bench.change(changes))) {
-      const page = new DOMParser().parseFromString(await (await fetch(location.href)).text(), "text/html");
-      this.showPreview(page.getElementById("plan"));
+      this.restore();
+      this.view.refresh(this.data);
     }
   }
 

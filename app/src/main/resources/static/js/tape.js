@@ -6,6 +6,8 @@ const MAGNIFIED = 20;
 
 export function startTape(slug, change) {
   const text = document.getElementById("tape");
+  if (text.dataset.heard) return;
+  text.dataset.heard = "yes";
   const closing = () => document.querySelector('input[name="closing"]:checked')?.value ?? "fit";
   let timer = null;
   const read = async () => {

@@ -23,6 +23,14 @@ export class View {
     this.show();
   }
 
+  /** Parts of the same drawing are new. */
+  refresh(data) {
+    this.data = data;
+    this.drawnFor = "";
+    this.preview = false;
+    this.show();
+  }
+
   takeMap() {
     const map = document.getElementById("minimap");
     const svg = map.querySelector("svg");

@@ -14,6 +14,14 @@ export async function workOut(slug, asked, problems) {
   return null;
 }
 
+/** An element that has not been listened to yet. */
+function fresh(id) {
+  const found = document.getElementById(id);
+  if (!found || found.dataset.heard) return null;
+  found.dataset.heard = "yes";
+  return found;
+}
+
 /** Small forms of the entry side: a form of roof, a thing repeated, a note on a bay. */
 export function startMakers(slug, change) {
   const asks = {
@@ -24,7 +32,7 @@ export function startMakers(slug, change) {
     "add-roof": (values) => ({ what: "add-roof", ...values }),
   };
   for (const [id, ask] of Object.entries(asks)) {
-    document.getElementById(id)?.addEventListener("submit", async (event) => {
+    fresh(id)?.addEventListener("submit", async (event) => {
       event.preventDefault();
       const form = event.target;
       const fault = form.querySelector(".fault");
@@ -34,7 +42,7 @@ export function startMakers(slug, change) {
       if (changes?.length) change(changes);
     });
   }
-  document.getElementById("bay-note")?.addEventListener("submit", (event) => {
+  fresh("bay-note")?.addEventListener("submit", (event) => {
     event.preventDefault();
     const bay = new FormData(event.target).get("bay");
     change([{ op: "set", path: `$.roof.bayNotes[bay=${bay}].ponds`, value: false }]);

@@ -171,15 +171,21 @@ public final class PlanDrawing {
         return sheet != null;
     }
 
-    /** Draws one part; in a file of its own it is a group whose id other programs list as a layer. */
+    /**
+     * Draws one part. In a file of its own it is a group whose id other programs list as a layer; on the page it is a part
+     * that is sent again only when it changed.
+     */
     private void part(boolean named, String id, Runnable draw) {
-        if (!named) {
+        boolean page = !named && !paper() && !brief;
+        if (!named && !page) {
             draw.run();
             return;
         }
-        svg.open("g", "id=\"" + id + "\"");
+        svg.raw(page ? "<!--p-->" : "");
+        svg.open("g", "id=\"" + (page ? "l-" : "") + id + "\"");
         draw.run();
         svg.close("g");
+        svg.raw(page ? "<!--/p-->" : "");
     }
 
     private String draw(Style style, boolean withStrings) {
@@ -207,7 +213,7 @@ public final class PlanDrawing {
         part(named, "modules", array::modules);
         part(named, "walkways", array::walkways);
         if (!paper() && !brief) {
-            frame.sun(standardSun(design));
+            part(named, "sun", () -> frame.sun(standardSun(design)));
         }
         part(named, "members", () -> new MemberLayer(design, svg, textM).draw());
         part(named, "no-walk-areas", survey::noWalk);
@@ -226,19 +232,25 @@ public final class PlanDrawing {
         part(named, "cable-routes", survey::ways);
         part(named, "pins", survey::pins);
         if (!paper() || before != design) {
-            svg.open("g", "class=\"layer-marks\"");
-            RevisionLayer marks = new RevisionLayer(design, svg);
-            marks.triangles(changed.stream().sorted().toList());
-            marks.clouds(before);
-            svg.close("g");
+            part(named, "marks", this::marks);
         }
-        frame.scaleBar();
-        frame.north();
+        part(named, "sheet", () -> {
+            frame.scaleBar();
+            frame.north();
+        });
         if (!paper()) {
             svg.raw("<path class=\"place\" id=\"place\" d=\"\"/><path class=\"chosen\" id=\"chosen\" d=\"\"/>"
                     + "<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"cut\"></g><g id=\"draft\"></g>");
         }
         return svg.close("svg").toString();
+    }
+
+    private void marks() {
+        svg.open("g", "class=\"layer-marks\"");
+        RevisionLayer marks = new RevisionLayer(design, svg);
+        marks.triangles(changed.stream().sorted().toList());
+        marks.clouds(before);
+        svg.close("g");
     }
 
     private static String viewBox(Envelope box) {

@@ -208,7 +208,7 @@ public class JobService {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
         Job job = followed(before.job(), accept(patched(latest.document(), changes), true));
-        Design after = solver().solve(job);
+        Design after = solver().solve(job, before);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
     }
 
@@ -300,11 +300,11 @@ public class JobService {
             return new Shown(slug, latest, before, NOTHING);
         }
         if (SignOff.any(before.job(), job)) {
-            List<DocumentPatch.Change> figures =
-                    SignOff.records(before.job(), job, solver().solve(job).members());
+            List<DocumentPatch.Change> figures = SignOff.records(
+                    before.job(), job, solver().solve(job, before).members());
             job = solver().resting(accept(patched(JobWriter.write(job), figures), true));
         }
-        Design after = solver().solve(job);
+        Design after = solver().solve(job, before);
         String words = said == null
                 ? RevisionWords.of(
                         before.job(),

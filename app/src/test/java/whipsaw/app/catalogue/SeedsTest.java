@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.print.DesignDocument;
+import whipsaw.app.store.Json;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Solver;
+import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
@@ -78,5 +81,35 @@ class SeedsTest {
                 .singleElement()
                 .satisfies(c -> assertThat(c.id()).isEqualTo("roof.window"));
         assertThat(store.loads().footprint().ok()).isTrue();
+    }
+
+    /** A design that takes what still holds of the one before is the design that is solved anew. */
+    @Test
+    void aSolveFromTheDesignBeforeIsTheSolve() {
+        Solver solver = new Solver(CodeTables.shipped());
+        for (int job : new int[] {0, 1, 3}) {
+            Map<String, Object> document = Seeds.demoJobs().get(job);
+            var before = solver.solve(JobReader.read(document, false).job());
+            for (List<Object> change : List.<List<Object>>of(
+                    List.of("$.project.preparedBy", "Somebody"),
+                    List.of("$.project.units", "metric"),
+                    List.of("$.roof.height", "9 m"),
+                    List.of("$.site.elevation", "400 m"),
+                    List.of("$.array.shiftAlong", "0.4 m"),
+                    List.of("$.electrical.dcAcMost", 1.2),
+                    List.of("$.electrical.run.slackPct", 14),
+                    List.of("$.electrical.run.points[1].x", "5 m"),
+                    List.of("$.survey.unseen", true),
+                    List.of("$.survey.answers.coverBearing", Map.of("value", "0.05 MPa")))) {
+                Map<String, Object> changed = DocumentPatch.apply(
+                        document, List.of(new DocumentPatch.Change("set", (String) change.get(0), change.get(1))));
+                var reading = JobReader.read(changed, false);
+                assertThat(reading.problems()).as(change.toString()).isEmpty();
+                var fromBefore = solver.solve(reading.job(), before);
+                assertThat(Json.write(DesignDocument.of(fromBefore, solver.tables())))
+                        .as(before.job().project().name() + " " + change)
+                        .isEqualTo(Json.write(DesignDocument.of(solver.solve(reading.job()), solver.tables())));
+            }
+        }
     }
 }

@@ -29,6 +29,9 @@ public final class ModuleShade {
     private final List<Caster> casters;
     private final List<Row> rows;
 
+    /** Found when first asked for: the check, the page and the schedules all want it. */
+    private volatile int[] instants;
+
     /** What throws a shadow: vertical walls from the roof up. */
     private record Caster(Thing thing, Coordinate[] ring, double heightM) {}
 
@@ -184,9 +187,14 @@ public final class ModuleShade {
 
     /** How many instants of the window each module is in shade at. */
     public int[] instantsInWindow() {
-        int[] count = new int[layout.modules().size()];
-        inWindow().forEach(h -> h.modules().stream().forEach(i -> count[i]++));
-        return count;
+        int[] known = instants;
+        if (known == null) {
+            int[] count = new int[layout.modules().size()];
+            inWindow().forEach(h -> h.modules().stream().forEach(i -> count[i]++));
+            known = count;
+            instants = count;
+        }
+        return known.clone();
     }
 
     /** Unit vector to the sun: along the rows, across them, up. */

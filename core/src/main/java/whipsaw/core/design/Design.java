@@ -24,10 +24,13 @@ import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.RowSnow;
 import whipsaw.core.structure.SnowOnRun;
+import whipsaw.core.table.CodeTables;
 
 /**
  * Everything that follows from a job.
  *
+ * @param tables it was solved with, national parameters laid over
+ * @param shade of parapets and things on the modules
  * @param rowSnow snow that drifts against rows of modules; null for none
  * @param faceWind what the wind does to a pitched roof; null for a flat one
  * @param downWind what the wind presses on roof and modules
@@ -37,9 +40,11 @@ import whipsaw.core.structure.SnowOnRun;
  */
 public record Design(
         Job job,
+        CodeTables tables,
         RoofPlan plan,
         SiteActions site,
         ArrayLayout layout,
+        ModuleShade shade,
         HoldDown holdDown,
         Circuits circuits,
         AcRun run,
@@ -62,8 +67,8 @@ public record Design(
     /** The same with its checks. */
     Design with(List<Check> all) {
         return new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, rowSnow, faceWind, downWind, members, seismic,
-                attached, feet, existing, counts, all);
+                job, tables, plan, site, layout, shade, holdDown, circuits, run, loads, rowSnow, faceWind, downWind,
+                members, seismic, attached, feet, existing, counts, all);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */
@@ -87,11 +92,6 @@ public record Design(
             case NEEDS_ENGINEER, NOT_ESTABLISHED -> 3;
             default -> 0;
         };
-    }
-
-    /** Shade of parapets and things on the modules. */
-    public ModuleShade shade() {
-        return ModuleShade.of(job, plan, layout);
     }
 
     /** Pressure of feet on the covering itself; null where it is not asked. */

@@ -2,8 +2,11 @@ package whipsaw.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ArrayStage;
+import whipsaw.core.array.ModuleShade;
 import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.CircuitStage;
@@ -63,30 +66,78 @@ public final class Solver {
 
     /** Solves a job without problems. */
     public Design solve(Job job) {
-        return solve(job, tables.forJob(job));
+        return solve(job, null);
     }
 
-    private static Design solve(Job job, CodeTables tables) {
-        RoofPlan plan = RoofPlan.of(job.roof());
-        SiteActions site = SiteActions.of(job, plan, tables);
-        ArrayLayout layout = ArrayStage.of(job, plan, tables.setbacks());
-        HoldDown holdDown = HoldDownStage.of(job, plan, site, layout, tables);
-        Circuits circuits = CircuitStage.of(job, layout);
-        AcRun run = AcRun.of(job, circuits, tables);
-        RoofLoads loads = RoofLoads.of(job, plan, layout, holdDown, tables);
-        FaceWind wind = FaceWind.of(job, plan, tables);
-        RowSnow rows = RowSnow.of(job, plan, site, layout, tables);
-        DownWind down = DownWind.of(job, plan, site, wind, layout, holdDown, tables);
-        RoofMembers members = RoofMembers.of(job, plan, site, rows, wind, down, layout, holdDown, tables);
-        AttachedArray attached = AttachedArray.of(job, site, layout, holdDown, down, loads, tables);
-        ArraySeismic seismic = attached == null ? ArraySeismic.of(job, plan, layout, holdDown, tables) : null;
-        FootPressure feet = FootPressure.of(job, site, down, layout, holdDown, tables);
-        ExistingBuilding existing = ExistingBuilding.of(job, plan, site, holdDown, loads);
+    /**
+     * Solves a job without problems; stages whose inputs are those of a design that is there already take its results.
+     *
+     * @param before design of a similar job, as the one before a change; null for none
+     */
+    public Design solve(Job job, Design before) {
+        CodeTables own = tables.forJob(job);
+        Known known = new Known(job, before != null && before.tables() == own ? before : null);
+        RoofPlan plan = known.of(known.roof, Design::plan, () -> RoofPlan.of(job.roof()));
+        SiteActions site = known.of(known.roof && known.site, Design::site, () -> SiteActions.of(job, plan, own));
+        ArrayLayout layout = known.of(known.array, Design::layout, () -> ArrayStage.of(job, plan, own.setbacks()));
+        ModuleShade shade = known.of(known.array, Design::shade, () -> ModuleShade.of(job, plan, layout));
+        HoldDown holdDown =
+                known.of(known.array, Design::holdDown, () -> HoldDownStage.of(job, plan, site, layout, own));
+        Circuits circuits = known.of(known.circuits, Design::circuits, () -> CircuitStage.of(job, layout));
+        AcRun run = known.of(known.circuits, Design::run, () -> AcRun.of(job, circuits, own));
+        RoofLoads loads = known.of(known.laid, Design::loads, () -> RoofLoads.of(job, plan, layout, holdDown, own));
+        FaceWind wind = known.of(known.array, Design::faceWind, () -> FaceWind.of(job, plan, own));
+        RowSnow rows = known.of(known.array, Design::rowSnow, () -> RowSnow.of(job, plan, site, layout, own));
+        DownWind down = known.of(
+                known.array, Design::downWind, () -> DownWind.of(job, plan, site, wind, layout, holdDown, own));
+        RoofMembers members = known.of(
+                known.laid,
+                Design::members,
+                () -> RoofMembers.of(job, plan, site, rows, wind, down, layout, holdDown, own));
+        AttachedArray attached = known.of(
+                known.laid, Design::attached, () -> AttachedArray.of(job, site, layout, holdDown, down, loads, own));
+        ArraySeismic seismic = attached == null
+                ? known.of(known.laid, Design::seismic, () -> ArraySeismic.of(job, plan, layout, holdDown, own))
+                : null;
+        FootPressure feet =
+                known.of(known.array, Design::feet, () -> FootPressure.of(job, site, down, layout, holdDown, own));
+        ExistingBuilding existing =
+                known.of(known.laid, Design::existing, () -> ExistingBuilding.of(job, plan, site, holdDown, loads));
         Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
         Design design = new Design(
-                job, plan, site, layout, holdDown, circuits, run, loads, rows, wind, down, members, seismic, attached,
-                feet, existing, counts, List.of());
-        return design.with(Check.ranked(DesignChecks.of(design, tables)));
+                job, own, plan, site, layout, shade, holdDown, circuits, run, loads, rows, wind, down, members, seismic,
+                attached, feet, existing, counts, List.of());
+        return design.with(Check.ranked(DesignChecks.of(design, own)));
+    }
+
+    /**
+     * What of a design still holds for a job: parts of the job that are the same as they were. Stages read the tables and
+     * what is named here of the job; only counts and checks read more of it.
+     */
+    private static final class Known {
+        private final Design design;
+        private final boolean roof;
+        private final boolean site;
+        /** Roof, site and array. */
+        private final boolean array;
+        /** These and what lies along the AC run. */
+        private final boolean laid;
+        /** These and all of the electrical side. */
+        private final boolean circuits;
+
+        Known(Job job, Design design) {
+            Job was = design == null ? null : design.job();
+            this.design = design;
+            this.roof = was != null && was.roof().equals(job.roof());
+            this.site = was != null && was.site().equals(job.site());
+            this.array = roof && site && was.array().equals(job.array());
+            this.laid = array && was.electrical().run().equals(job.electrical().run());
+            this.circuits = array && was.electrical().equals(job.electrical());
+        }
+
+        <T> T of(boolean same, Function<Design, T> known, Supplier<T> solved) {
+            return same ? known.apply(design) : solved.get();
+        }
     }
 
     /** A job as it rests on the tables of this solver, to be stored so. */

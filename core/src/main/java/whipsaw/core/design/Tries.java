@@ -77,7 +77,7 @@ final class Tries {
             return null;
         }
         var reading = JobReader.read(DocumentPatch.apply(document, changes), false);
-        return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job()) : null;
+        return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job(), design) : null;
     }
 
     /** A way that improves the check, or null. */

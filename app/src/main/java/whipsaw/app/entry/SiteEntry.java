@@ -113,6 +113,7 @@ final class SiteEntry extends EntryFields {
                 in(factors.to(Job.WindFactors::direction)),
                 in(factors.to(Job.WindFactors::season)),
                 in(factors.to(Job.WindFactors::orography)),
+                in(EN.to(Job.EnSite::displacement)),
                 set(EN.to(Job.EnSite::coefficients), "en", en.coefficients()));
     }
 

@@ -688,6 +688,8 @@ public record Job(
      * EN 1991.
      *
      * @param wind 10-minute mean v_b,0 at 10 m in terrain II, 50 years
+     * @param displacement height the wind profile is lifted by closely spaced buildings upwind, h_dis of EN 1991-1-4
+     *     A.5 by an engineer; null for none
      * @param national id of the national parameters; empty for the recommended values
      * @param snow characteristic ground snow load s_k
      */
@@ -709,6 +711,16 @@ public record Job(
                             start = "II")
                     String terrain,
             @Inline WindFactors factors,
+            @Input(
+                            label = "Displacement height h_dis, engineer's",
+                            dim = Dimension.ROOF_LENGTH,
+                            least = 0.5,
+                            most = 50,
+                            optional = true,
+                            clearedBy = "family",
+                            absent = "none",
+                            help = "closely spaced buildings upwind lift the profile, EN 1991-1-4 A.5")
+                    Measure displacement,
             @Input(label = "Net coefficients", longest = 80, help = "limits of validity: see the scope")
                     String coefficients,
             @Input(

@@ -54,6 +54,7 @@ final class EnTopics {
                 new PeakPressure.Input(
                         in.positive("vb0", Quantity.SPEED),
                         h + hp,
+                        0,
                         in.choice("terrain", "0", "I", "II", "III", "IV"),
                         1,
                         in.number("c_dir", 0.1, 1),

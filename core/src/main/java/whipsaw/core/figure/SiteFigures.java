@@ -35,6 +35,7 @@ final class SiteFigures {
         if (design.site().wind() instanceof PeakPressure q) {
             Terms terms = Terms.of(
                     Term.byRule("z_e", "", "", "roof height and highest parapet"),
+                    Term.given("h_dis", "", "", ((Job.EnSite) site.code()).displacement()),
                     Term.given("v_b0", "", "", site.wind()));
             return Working.of("site.qh", "Peak velocity pressure at roof height", answer)
                     .steps(q.steps(terms, tables.en()))

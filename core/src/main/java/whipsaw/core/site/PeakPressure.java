@@ -2,6 +2,7 @@ package whipsaw.core.site;
 
 import static whipsaw.core.units.Show.significant;
 
+import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.table.EnTables;
 import whipsaw.core.units.Dimension;
@@ -37,6 +38,7 @@ public record PeakPressure(
     /**
      * @param velocityMPerS fundamental value v_b,0: 10-minute mean at 10 m in terrain II, 50 years
      * @param referenceHeightM height z_e; with a parapet the roof height and the parapet
+     * @param displacementM what the profile is lifted by closely spaced buildings upwind, A.5; 0 for none
      * @param terrain 0, I, II, III or IV
      * @param probabilityFactor 1 for 50 years
      * @param densityKgPerM3 of air
@@ -44,19 +46,25 @@ public record PeakPressure(
     public record Input(
             double velocityMPerS,
             double referenceHeightM,
+            double displacementM,
             String terrain,
             double probabilityFactor,
             double directionFactor,
             double seasonFactor,
             double orography,
-            double densityKgPerM3) {}
+            double densityKgPerM3) {
+        /** Height in the profile, z. */
+        double profileM() {
+            return referenceHeightM - displacementM;
+        }
+    }
 
     /** Computes it. The terrain must be in the table. */
     public static PeakPressure of(Input in, EnTables tables) {
         EnTables.Terrain t = tables.terrain(in.terrain());
         double basic = in.probabilityFactor() * in.directionFactor() * in.seasonFactor() * in.velocityMPerS();
         double kr = 0.19 * Math.pow(t.roughnessM() / tables.recommended("z0_terrain_II_m"), 0.07); // 4.3.2
-        double log = Math.log(Math.max(in.referenceHeightM(), t.leastHeightM()) / t.roughnessM());
+        double log = Math.log(Math.max(in.profileM(), t.leastHeightM()) / t.roughnessM());
         double cr = kr * log;
         double mean = cr * in.orography() * basic;
         double turbulence = tables.recommended("turbulence_kI") / (in.orography() * log); // 4.4
@@ -80,7 +88,12 @@ public record PeakPressure(
                 significant(terrain.roughnessM(), 3) + " m",
                 Origin.TABLE,
                 tables.terrainTable());
-        Term ze = terms.term("z_e", "reference height", significant(input.referenceHeightM(), 4) + " m");
+        boolean lifted = input.displacementM() > 0;
+        Term above = terms.term("z_e", "reference height", significant(input.referenceHeightM(), 4) + " m");
+        Term ze = lifted
+                ? Term.computed("z_p", "height in the lifted profile", significant(input.profileM(), 4) + " m", null)
+                : above;
+        String height = "{" + ze.symbol() + "}";
         Term zMin = Term.data(
                 "z_min",
                 "least height, terrain " + input.terrain(),
@@ -88,7 +101,18 @@ public record PeakPressure(
                 Origin.TABLE,
                 tables.terrainTable());
         Term co = terms.term("c_o", "orography factor", significant(input.orography(), 4));
-        return List.of(
+        List<Step> steps = new ArrayList<>();
+        if (lifted) {
+            steps.add(Step.of(
+                    "z_p",
+                    "height in the profile that buildings upwind lift",
+                    "{z_e} − {h_dis}",
+                    significant(input.profileM(), 4) + " m",
+                    "EN 1991-1-4 A.5",
+                    above,
+                    terms.term("h_dis", "displacement height", significant(input.displacementM(), 4) + " m")));
+        }
+        steps.addAll(List.of(
                 Step.of(
                         "v_b",
                         "basic wind velocity",
@@ -118,7 +142,7 @@ public record PeakPressure(
                 Step.of(
                         "c_r",
                         "roughness factor",
-                        "{k_r} · ln(max({z_e}, {z_min}) / {z_0})",
+                        "{k_r} · ln(max(" + height + ", {z_min}) / {z_0})",
                         significant(cr, 4),
                         "EN 1991-1-4 4.3.2",
                         Term.computed("k_r", "terrain factor", significant(kr, 4), null),
@@ -137,7 +161,7 @@ public record PeakPressure(
                 Step.of(
                         "I_v",
                         "turbulence intensity",
-                        "{k_I} / ({c_o} · ln(max({z_e}, {z_min}) / {z_0}))",
+                        "{k_I} / ({c_o} · ln(max(" + height + ", {z_min}) / {z_0}))",
                         significant(turbulence, 4),
                         "EN 1991-1-4 4.4",
                         Term.data(
@@ -163,6 +187,7 @@ public record PeakPressure(
                                 significant(input.densityKgPerM3(), 4) + " kg/m³",
                                 Origin.TABLE,
                                 tables.recommendedTable()),
-                        Term.computed("v_m", "mean velocity", significant(meanMPerS, 5) + " m/s", null)));
+                        Term.computed("v_m", "mean velocity", significant(meanMPerS, 5) + " m/s", null))));
+        return List.copyOf(steps);
     }
 }

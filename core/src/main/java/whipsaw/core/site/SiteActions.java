@@ -63,6 +63,7 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
         PeakPressure.Input input = new PeakPressure.Input(
                 site.wind().si(),
                 job.roof().height().si() + plan.highestParapetM(),
+                site.displacement() == null ? 0 : site.displacement().si(),
                 site.terrain(),
                 PeakPressure.probabilityFactor(factors.returnYears(), tables.en()),
                 factors.direction(),

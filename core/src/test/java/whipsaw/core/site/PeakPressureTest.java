@@ -17,7 +17,7 @@ class PeakPressureTest {
     private static final List<String> ROUGHER = List.of("0", "I", "II", "III", "IV");
 
     private static PeakPressure at(double v, double z, String terrain) {
-        return PeakPressure.of(new PeakPressure.Input(v, z, terrain, 1, 1, 1, 1, 1.25), TABLES.en());
+        return PeakPressure.of(new PeakPressure.Input(v, z, 0, terrain, 1, 1, 1, 1, 1.25), TABLES.en());
     }
 
     @Test
@@ -95,5 +95,14 @@ class PeakPressureTest {
         assertThat(before).isCloseTo(-1.2, within(1e-12));
         assertThat(EnRoofPressure.of("F", 0.0125, 10, TABLES.en()).cpe()).isCloseTo(-1.7, within(1e-12));
         assertThat(EnRoofPressure.of("F", 0, 0.5, TABLES.en()).cpe()).isCloseTo(-2.5, within(1e-12));
+    }
+
+    /** A.5: what is lifted has the pressure of the height that is left, never less than that of z_min. */
+    @Test
+    void aLiftedProfileHasThePressureOfTheHeightThatIsLeft() {
+        PeakPressure lifted = PeakPressure.of(new PeakPressure.Input(25, 20, 8, "III", 1, 1, 1, 1, 1.25), TABLES.en());
+        assertThat(lifted.pressurePa()).isEqualTo(at(25, 12, "III").pressurePa());
+        PeakPressure low = PeakPressure.of(new PeakPressure.Input(25, 9, 8, "III", 1, 1, 1, 1, 1.25), TABLES.en());
+        assertThat(low.pressurePa()).isEqualTo(at(25, 5, "III").pressurePa());
     }
 }

@@ -5,6 +5,7 @@ import { startTape } from "./tape.js";
 import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
 import * as stages from "./stages.js";
+import { startThings } from "./things.js";
 import { freshKey, token } from "./token.js";
 import { forgetWays, offerWays } from "./ways.js";
 import * as working from "./working.js";
@@ -173,10 +174,7 @@ function swap(html) {
   const tape = document.getElementById("tape");
   const map = document.getElementById("planlist").hidden;
   const tapeText = tape && tape.value !== tape.defaultValue ? tape.value : null;
-  old.querySelectorAll("details").forEach((d) => {
-    const same = fresh.querySelector(`details[data-section="${d.dataset.section}"]`);
-    if (same) same.open = d.open;
-  });
+  keepOpen(old, fresh);
   const scroll = ["entry", "checks", "say"].map((id) => [id, document.getElementById(id).scrollTop]);
   const figure = document.querySelector("#working article")?.dataset.figure;
   const shown = !document.getElementById("say").hidden;
@@ -204,6 +202,14 @@ function swap(html) {
   refused.forEach(markRefused);
 }
 
+/** Parts of the entry stay open or shut as they are. */
+function keepOpen(old, fresh) {
+  old.querySelectorAll("details[data-section]").forEach((d) => {
+    const same = fresh.querySelector(`details[data-section="${d.dataset.section}"]`);
+    if (same) same.open = d.open;
+  });
+}
+
 /** Puts the parts that are different in their places; everything else stays untouched. */
 function patch(fresh) {
   const names = fresh.dataset.partial.split(" ").filter(Boolean);
@@ -214,11 +220,10 @@ function patch(fresh) {
   const figure = document.querySelector("#working article")?.dataset.figure;
   for (const name of ["revision", "rendering"]) bench().dataset[name] = fresh.dataset[name];
   stale = false;
+  keepOpen(bench(), fresh);
   for (const name of names) {
     const part = fresh.querySelector(`#${CSS.escape(name)}`);
     const old = document.getElementById(name);
-    if (part.matches("details")) part.open = old.open;
-    part.querySelectorAll("details").forEach((d, i) => (d.open = old.querySelectorAll("details")[i]?.open ?? d.open));
     const tape = old.querySelector("#tape");
     if (tape && tape.value !== tape.defaultValue) part.querySelector("#tape").value = tape.value;
     const top = old.scrollTop;
@@ -548,6 +553,7 @@ function showHash() {
 window.addEventListener("hashchange", showHash);
 zones.listen(slug, (zone) => plan.sketch.on || plan.measure.on || open(`zone/${zone}`));
 stages.startStages();
+startThings({ plan, change, tell, slug });
 arrange();
 startNews(slug, () => Number(bench().dataset.revision), bringIn);
 showHash();

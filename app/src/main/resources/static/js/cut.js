@@ -36,7 +36,7 @@ export class Cut {
 
   draw() {
     const group = this.plan.svg?.querySelector("#cut");
-    if (!group) return;
+    if (!group || !(this.plan.view.scale() > 0)) return;
     const focus = document.activeElement?.dataset?.cut;
     const { a, b } = this.ends();
     const px = 100 / this.plan.view.scale();

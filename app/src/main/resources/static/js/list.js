@@ -8,6 +8,7 @@ export async function showList(slug, on) {
   document.getElementById("planwrap").hidden = on;
   document.getElementById("as-list").setAttribute("aria-pressed", on);
   if (!on) {
+    window.dispatchEvent(new Event("resize"));
     document.getElementById("plan").focus({ preventScroll: true });
     return;
   }

@@ -433,6 +433,13 @@ export class Plan {
     if (rings.length) this.tell(`${rings.length} ${rings.length === 1 ? "place" : "places"} of this check, ringed on the roof.`);
   }
 
+  /** Lights an edge of the roof; 0 for none. */
+  lightEdge(number) {
+    const edge = this.data?.edges[number - 1];
+    const path = document.getElementById("edgelit");
+    if (path) path.setAttribute("d", edge ? `M${edge[0] * 100} ${-edge[1] * 100}L${edge[2] * 100} ${-edge[3] * 100}` : "");
+  }
+
   focusWalkway(after) {
     const all = [...this.svg.querySelectorAll("[data-walkway]")];
     all.sort((a, b) => Math.abs(a.dataset.walkway - after) - Math.abs(b.dataset.walkway - after));

@@ -55,6 +55,7 @@ export class View {
   }
 
   show() {
+    if (!this.svg.clientWidth) return;
     this.svg.setAttribute("viewBox", this.box.map((v) => Math.round(v * 100) / 100).join(" "));
     const near = this.data.size[1] * 0.92 * this.scale() >= LEGIBLE_PX;
     this.svg.classList.toggle("near", near);

@@ -239,8 +239,9 @@ public final class PlanDrawing {
             frame.north();
         });
         if (!paper()) {
-            svg.raw("<path class=\"place\" id=\"place\" d=\"\"/><path class=\"chosen\" id=\"chosen\" d=\"\"/>"
-                    + "<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"cut\"></g><g id=\"draft\"></g>");
+            svg.raw(
+                    "<path class=\"edgelit\" id=\"edgelit\" d=\"\"/><path class=\"place\" id=\"place\" d=\"\"/><path class=\"chosen\" id=\"chosen\" d=\"\"/>"
+                            + "<path class=\"cursor\" id=\"cursor\" d=\"\"/><g id=\"cut\"></g><g id=\"draft\"></g>");
         }
         return svg.close("svg").toString();
     }

@@ -8,6 +8,7 @@ import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.roof.ThingLine;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -67,6 +68,8 @@ final class RoofLayer {
                     ? ""
                     : " tabindex=\"0\" role=\"button\" data-obstruction=\""
                             + Svg.escape(o.id())
+                            + "\" data-line=\""
+                            + Svg.escape(ThingLine.of(o))
                             + "\" aria-label=\""
                             + Svg.escape(o.name())
                             + ", height "

@@ -1,11 +1,14 @@
 package whipsaw.app.web;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -25,6 +28,7 @@ import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
+import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SizeText;
 import whipsaw.core.roof.ThingLine;
 import whipsaw.core.schema.Path;
@@ -43,6 +47,10 @@ import whipsaw.core.units.UnitTextException;
  */
 @Controller
 public class WorkOutController {
+    /** A copy is put this far beside the thing, m. */
+    private static final double BESIDE_M = 0.3;
+
+    private static final int MOST_AWAY = 6;
     private static final String ROOFS = JobPaths.SURVEY.to(Survey::roofs).toString();
     private static final String THINGS =
             JobPaths.ROOF.to(Job.Roof::obstructions).toString();
@@ -67,6 +75,7 @@ public class WorkOutController {
                     case "place" -> place(design, text(body, "id"), text(body, "text"));
                     case "form" -> form(design, body);
                     case "repeat" -> repeat(design, body);
+                    case "copy" -> copy(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
                     case "roof" -> workOn(design, text(body, "id"));
@@ -209,7 +218,9 @@ public class WorkOutController {
                 o.put("depth", sizes.get(1).typed());
             }
             o.put("height", sizes.size() == 3 ? sizes.get(2).typed() : "~" + typed(design, ASSUMED_HEIGHT_M));
-            Coordinate middle = design.plan().outline().getInteriorPoint().getCoordinate();
+            Coordinate middle = body.containsKey("x")
+                    ? new Coordinate(number(body, "x"), number(body, "y"))
+                    : design.plan().outline().getInteriorPoint().getCoordinate();
             o.put("x", typed(design, middle.x - sizes.get(0).si() / 2));
             o.put(
                     "y",
@@ -324,6 +335,54 @@ public class WorkOutController {
         return changes;
     }
 
+    /** Another one like a thing: its middle at a place, else beside it where there is roof. */
+    private static List<Object> copy(Design design, Map<String, Object> body) {
+        Job.Obstruction first = thing(design, text(body, "id"));
+        double width = first.width().si();
+        double depth = first.depth().si();
+        List<Coordinate> corners = new ArrayList<>();
+        if (body.containsKey("x")) {
+            corners.add(new Coordinate(number(body, "x") - width / 2, number(body, "y") - depth / 2));
+        } else {
+            double x = first.x().si();
+            double y = first.y().si();
+            for (int away = 1; away <= MOST_AWAY; away++) {
+                corners.add(new Coordinate(x + away * (width + BESIDE_M), y));
+                corners.add(new Coordinate(x - away * (width + BESIDE_M), y));
+                corners.add(new Coordinate(x, y + away * (depth + BESIDE_M)));
+                corners.add(new Coordinate(x, y - away * (depth + BESIDE_M)));
+            }
+        }
+        Coordinate at = corners.stream()
+                .filter(c -> free(design, c, width, depth))
+                .findFirst()
+                .orElse(corners.get(0));
+        Set<String> names = new HashSet<>();
+        design.job().roof().obstructions().forEach(o -> names.add(o.name()));
+        int n = 1;
+        while (names.contains(named(first.name(), n))) {
+            n++;
+        }
+        Map<String, Object> copy = new LinkedHashMap<>(written(design, first.id()));
+        copy.remove("measured");
+        copy.put("id", freeId(design, first.id(), n));
+        copy.put("name", named(first.name(), n));
+        copy.put("x", typed(design, at.x));
+        copy.put("y", typed(design, at.y));
+        return List.of(Map.of("op", "append", "path", THINGS, "value", copy));
+    }
+
+    /** Whether a box lies on the roof and touches nothing that stands there. */
+    private static boolean free(Design design, Coordinate c, double width, double depth) {
+        Envelope box = new Envelope(c.x, c.x + width, c.y, c.y + depth);
+        return design.plan()
+                        .outline()
+                        .covers(design.plan().outline().getFactory().toGeometry(box))
+                && design.job().roof().obstructions().stream()
+                        .noneMatch(
+                                o -> RoofPlan.footprint(o).getEnvelopeInternal().intersects(box));
+    }
+
     private static double length(Design design, Map<String, Object> body, String key) {
         try {
             Measure m = UnitText.parse(text(body, key), Quantity.LENGTH, roofUnit(design));
@@ -390,12 +449,12 @@ public class WorkOutController {
         return taken ? base + "-" + Long.toString(System.nanoTime() & 0xffffff, 36) + "-" + n : wanted;
     }
 
-    /** Skylight 1 goes on as Skylight 2; a name without a number gets one. */
+    /** Skylight 1 goes on as Skylight 2 and RTU-1 as RTU-2; a name without a number gets one. */
     private static String named(String name, int n) {
-        String stem = name.replaceAll("\\s*\\d{1,4}$", "");
-        String digits = name.substring(stem.length()).strip();
+        String stem = name.replaceAll("\\d{1,4}$", "");
+        String digits = name.substring(stem.length());
         int from = digits.isEmpty() ? 1 : Integer.parseInt(digits);
         String cut = stem.length() > 50 ? stem.substring(0, 50) : stem;
-        return cut + " " + (from + n);
+        return cut + (digits.isEmpty() ? " " : "") + (from + n);
     }
 }

@@ -36,6 +36,7 @@ import whipsaw.core.schema.Problem;
 import whipsaw.core.schema.Shape;
 import whipsaw.core.schema.Slot;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.UnitSystem;
 
 /** Every declared input of a job: read, written, refused by reader and schema alike, and called the same everywhere. */
 class InputsTest {
@@ -69,7 +70,48 @@ class InputsTest {
         for (String type : SECTIONS) {
             all.add(patched(all.get(0), "roof.structure.members[0].type", json("{" + INFO + type + "}")));
         }
+        all.replaceAll(InputsTest::filled);
         return all;
+    }
+
+    /** A document with every optional dimension of the objects it has. */
+    private static Map<String, Object> filled(Map<String, Object> document) {
+        Map<String, Object> copy = Json.object(Json.write(document));
+        fill(SHAPE, copy);
+        var reading = JobReader.read(copy, false);
+        // some go with no other: a hill, for one, with a factor that is typed
+        return reading.ok() ? JobWriter.write(reading.job()) : document;
+    }
+
+    @SuppressWarnings("unchecked")
+    private static void fill(Shape<?> shape, Map<String, Object> object) {
+        Shape<?> of = shape.kinds().stream()
+                .filter(k -> k.kind().equals(object.get(shape.kindKey())))
+                .findFirst()
+                .<Shape<?>>map(k -> k)
+                .orElse(shape);
+        for (Slot slot : of.slots()) {
+            Object value = object.get(slot.key());
+            boolean dimension = slot.type() == Measure.class && slot.input().optional();
+            boolean alone =
+                    slot.input().when().length == 0 && slot.input().with().isEmpty();
+            if (value == null && dimension && alone && own(of, slot, object)) {
+                object.put(slot.key(), slot.field().example(UnitSystem.METRIC));
+            } else if (slot.element() != null && value instanceof Map<?, ?> map) {
+                fill(slot.element(), (Map<String, Object>) map);
+            } else if (slot.list() && value instanceof List<?> list) {
+                list.forEach(entry -> fill(slot.element(), (Map<String, Object>) entry));
+            }
+        }
+    }
+
+    /** Whether an input is of the kind the object is of: both code families have a wind speed. */
+    private static boolean own(Shape<?> shape, Slot slot, Map<String, Object> object) {
+        if (!shape.type().equals(Job.Site.class)) {
+            return true;
+        }
+        return Shape.of(Job.CodeSite.class).kinds().stream()
+                .noneMatch(k -> k.slots().contains(slot) && !k.kind().equals(object.get("family")));
     }
 
     private static final String DAY =

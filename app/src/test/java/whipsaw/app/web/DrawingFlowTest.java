@@ -408,4 +408,40 @@ class DrawingFlowTest extends ServedTest {
         term.focus();
         assertThat(term.locator(".meaning")).isVisible();
     }
+
+    /** A thing is copied, pasted, duplicated and removed by keys and by its menu; a line of text makes one. */
+    @Test
+    void thingsAreCopiedPastedDuplicatedAndRemoved() {
+        int things = design().job().roof().obstructions().size();
+        page.locator("[data-obstruction=rtu-1]").focus();
+        keys("Control+d");
+        assertThat(page.locator("#plan [data-obstruction]")).hasCount(things + 1);
+        assertThat(page.locator("#plan [data-obstruction=rtu-1-3]"))
+                .hasAttribute("data-line", "RTU-3, 11 ft x 7 ft x 5' 6\"");
+        assertThat(page.locator(".history li").first()).containsText("RTU-3 added");
+        page.locator("[data-obstruction=rtu-1-3]").focus();
+        keys("Delete");
+        assertThat(page.locator("#plan [data-obstruction]")).hasCount(things);
+        page.locator("#plan").focus();
+        page.evaluate(
+                "text => { const data = new DataTransfer(); data.setData('text/plain', text);"
+                        + " document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true })); }",
+                "Fan 9, 2x2x1, 60' from edge 4, 60' from edge 1");
+        assertThat(page.locator("#plan [data-obstruction][aria-label^='Fan 9']"))
+                .hasCount(1);
+        page.evaluate("() => { const data = new DataTransfer(); data.setData('text/plain', 'no size');"
+                + " document.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true })); }");
+        assertThat(told()).containsText("needs a name and a size");
+        page.locator("[data-obstruction=hatch]")
+                .click(new com.microsoft.playwright.Locator.ClickOptions()
+                        .setButton(com.microsoft.playwright.options.MouseButton.RIGHT));
+        assertThat(page.locator("#menu [role=menuitem]").first()).isFocused();
+        keys("ArrowDown", "Enter");
+        assertThat(page.locator("#plan [data-obstruction]")).hasCount(things + 2);
+        keys("Control+z");
+        assertThat(page.locator("#plan [data-obstruction]")).hasCount(things + 1);
+        page.locator("details[data-section=roof] summary").first().click();
+        page.locator("[data-path=\"$.roof.parapets[edge=2].height\"]").focus();
+        assertThat(page.locator("#edgelit")).hasAttribute("d", Pattern.compile("^M.+L.+"));
+    }
 }

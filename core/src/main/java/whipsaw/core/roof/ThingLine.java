@@ -4,6 +4,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import whipsaw.core.job.Footprint;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
@@ -58,6 +61,15 @@ public record ThingLine(String name, String kind, List<Measure> sizes, String me
             throw new Unread("ends in '" + measured + "', which names no edge: write 30' from edge 6, 25' from edge 1");
         }
         return new ThingLine(parts[0].strip(), kind(parts[0]), sizes(parts[1], bare), measured);
+    }
+
+    /** A thing as such a line without its place: its name and its sizes as typed; of a circle the diameter alone. */
+    public static String of(Job.Obstruction o) {
+        List<Measure> sizes = o.footprint().shape() == Footprint.Shape.CIRCLE
+                ? List.of(o.width())
+                : List.of(o.width(), o.depth(), o.height());
+        return o.name() + ", "
+                + sizes.stream().map(m -> m.typed().replaceFirst("^~", "")).collect(Collectors.joining(" x "));
     }
 
     private static List<Measure> sizes(String text, Unit bare) {

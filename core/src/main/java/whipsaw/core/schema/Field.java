@@ -15,12 +15,12 @@ import whipsaw.core.units.UnitSystem;
 public record Field(String label, Dimension dimension, double least, double most) {
 
     /** The allowed range in words, in the units of a job. */
-    String range(UnitSystem system) {
+    public String range(UnitSystem system) {
         return Show.in(system, dimension, least) + " to " + Show.in(system, dimension, most);
     }
 
     /** A plausible value as it would be typed. */
-    String example(UnitSystem system) {
+    public String example(UnitSystem system) {
         Unit unit = dimension.unit(system);
         double si = least >= 0 ? Math.max(least, Math.sqrt(Math.max(least, most * 1e-3) * most)) : 0;
         double shown = unit.fromSi(si);

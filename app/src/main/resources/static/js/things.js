@@ -80,9 +80,9 @@ export function startThings(bench) {
     return made;
   };
   const onThing = (thing) => [
-    item("Its fields", () => bench.plan.openThing(thing.id)),
+    item("Fields", () => bench.plan.openThing(thing.id)),
     ...(thing.line ? [item("Duplicate", () => acts.double(thing)), item("Copy", () => copyText(thing))] : []),
-    item("Measure from it", () => bench.plan.measureByKey(thing.id)),
+    item("Measure from here", () => bench.plan.measureByKey(thing.id)),
     item("Remove", () => acts.remove(thing)),
   ];
   const copyText = async (thing) => {
@@ -93,12 +93,12 @@ export function startThings(bench) {
     ...(position < 0
       ? []
       : [
-          item("Its working", () => bench.plan.select(position)),
-          item("Pick its row", () => bench.plan.picked.row(position)),
+          item("Working", () => bench.plan.select(position)),
+          item("Pick the row", () => bench.plan.picked.row(position)),
           item("Pick all like it", () => bench.plan.picked.alike(position)),
         ]),
     item("Paste here", async () => acts.paste((await navigator.clipboard.readText().catch(() => null)) ?? copied?.line ?? "", at)),
-    item("All of the roof", () => bench.plan.view.fit()),
+    item("Fit the roof", () => bench.plan.view.fit()),
   ];
   document.addEventListener("contextmenu", (event) => {
     const plan = event.target.closest("#plan");

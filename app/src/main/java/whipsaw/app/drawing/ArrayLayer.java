@@ -79,7 +79,7 @@ final class ArrayLayer {
         if (w == null || !design.holdDown().established()) {
             return;
         }
-        svg.open("g", "class=\"layer-bays\"");
+        svg.open("g", "class=\"layer-zones\"");
         Coordinate[] c = w.corners(layout.frame());
         svg.path("class=\"heaviest\"", Svg.ring(List.of(c)));
         double size = PlanDrawing.textM(design) * 0.8;

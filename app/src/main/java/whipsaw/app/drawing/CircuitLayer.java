@@ -6,7 +6,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Corner;
 import whipsaw.core.structure.LaidLoads;
 
 /** Strings as they are laid, and the AC run with its ends. */
@@ -72,7 +72,7 @@ final class CircuitLayer {
     void run() {
         svg.open("g", "class=\"layer-run\"");
         List<Coordinate> points = new ArrayList<>();
-        for (Job.Corner c : design.job().electrical().run().points()) {
+        for (Corner c : design.job().electrical().run().points()) {
             points.add(new Coordinate(c.x().si(), c.y().si()));
         }
         StringBuilder d = new StringBuilder();

@@ -7,7 +7,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofPlan;
 
@@ -138,7 +138,7 @@ public final class PlanDrawing {
 
     static Envelope extent(Design design, double text) {
         Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
-        for (Job.Corner c : design.job().electrical().run().points()) {
+        for (Corner c : design.job().electrical().run().points()) {
             box.expandToInclude(c.x().si(), c.y().si());
         }
         design.job().survey().routes().forEach(r -> r.legs().forEach(l -> include(box, l.place())));

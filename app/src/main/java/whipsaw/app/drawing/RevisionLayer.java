@@ -6,7 +6,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 
 /**
@@ -41,9 +41,9 @@ public final class RevisionLayer {
     }
 
     /** Obstructions that are new, moved, resized or of another height or clear distance. */
-    private static List<Job.Obstruction> changed(Design before, Design after) {
-        List<Job.Obstruction> list = new ArrayList<>();
-        for (Job.Obstruction o : after.job().roof().obstructions()) {
+    private static List<Obstruction> changed(Design before, Design after) {
+        List<Obstruction> list = new ArrayList<>();
+        for (Obstruction o : after.job().roof().obstructions()) {
             if (!o.equals(find(before, o.id()))) {
                 list.add(o);
             }
@@ -51,7 +51,7 @@ public final class RevisionLayer {
         return list;
     }
 
-    private static Job.Obstruction find(Design design, String id) {
+    private static Obstruction find(Design design, String id) {
         return design.job().roof().obstructions().stream()
                 .filter(o -> o.id().equals(id))
                 .findFirst()
@@ -85,7 +85,7 @@ public final class RevisionLayer {
     }
 
     /** Arcs around an obstruction, all bulging outwards. */
-    private void cloud(Job.Obstruction o, String kind) {
+    private void cloud(Obstruction o, String kind) {
         double out = ObstructionKinds.clearM(o) + 0.3;
         double x1 = o.x().si() - out;
         double y1 = o.y().si() - out;

@@ -5,7 +5,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.ThingLine;
@@ -58,7 +58,7 @@ final class RoofLayer {
 
     void obstructions() {
         svg.open("g", "class=\"layer-obstructions\"");
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             double x = o.x().si();
             double y = o.y().si();
             double w = o.width().si();
@@ -118,7 +118,7 @@ final class RoofLayer {
     }
 
     /** The way an exhaust drifts, as far as three times the text. */
-    private void exhaust(Job.Obstruction o, double x, double y) {
+    private void exhaust(Obstruction o, double x, double y) {
         double way = Math.toRadians(
                 o.conduct().exhaust().si() - design.job().roof().upAzimuth().si());
         double reach = textM * 4;

@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Dimension;
@@ -59,7 +59,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
     private static List<Thing> things(Design design) {
         UnitSystem units = design.job().project().units();
         List<Thing> list = new ArrayList<>();
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             list.add(new Thing(
                     o.id(),
                     o.name()

@@ -6,7 +6,7 @@ import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofPlan;
 
 /** The roof at the size of a stamp: outline, rows and obstructions. */
@@ -51,7 +51,7 @@ public final class SmallDrawing {
         if (!here.isEmpty()) {
             svg.path("class=\"here\"", here.toString());
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             Coordinate[] c = RoofPlan.footprint(o).getCoordinates();
             svg.path("class=\"obstacle\"", Svg.ring(List.of(c).subList(0, 4)));
         }

@@ -13,7 +13,8 @@ import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.FaceWind;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Corner;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.RoofZones;
 import whipsaw.core.units.Show;
@@ -162,10 +163,10 @@ final class ZoneLayer {
                     layout.frame().plan(run.from(), t), layout.frame().plan(run.to(), t + layout.depthM()));
             least = Math.min(least, clearOf(box, at));
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             least = Math.min(least, clearOf(RoofPlan.footprint(o).getEnvelopeInternal(), at));
         }
-        for (Job.Corner c : design.job().electrical().run().points()) {
+        for (Corner c : design.job().electrical().run().points()) {
             Envelope box = new Envelope(new Coordinate(c.x().si(), c.y().si()));
             box.expandBy(textM);
             least = Math.min(least, clearOf(box, at));

@@ -9,7 +9,11 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Stage;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
+import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
 import whipsaw.core.schema.Path;
@@ -167,7 +171,7 @@ public final class EntryForm extends EntryFields {
 
     /** The tape survey as called out, or empty when the outline was drawn. */
     public static String tape(Job job) {
-        return job.roof().outline() instanceof Job.Taped taped ? TapeText.write(taped) : "";
+        return job.roof().outline() instanceof Outline.Taped taped ? TapeText.write(taped) : "";
     }
 
     private List<Group> project() {
@@ -182,89 +186,90 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> array() {
-        Path<Job.ArrayChoice> array = JOB.to(Job::array);
-        Path<Job.Walkway> walkway = array.to(Job.ArrayChoice::walkway);
-        Job.ArrayChoice a = job.array();
+        Path<ArrayChoice> array = JOB.to(Job::array);
+        Path<ArrayChoice.Walkway> walkway = array.to(ArrayChoice::walkway);
+        ArrayChoice a = job.array();
         List<Input> layout = new ArrayList<>(List.of(tilt(array, a), gap(array, a), facing(array, a)));
-        if (a.facing() instanceof Job.ToAzimuth) {
-            layout.add(
-                    in(array.to(Job.ArrayChoice::facing).as(Job.ToAzimuth.class).to(Job.ToAzimuth::azimuth)));
+        if (a.facing() instanceof ArrayChoice.ToAzimuth) {
+            layout.add(in(array.to(ArrayChoice::facing)
+                    .as(ArrayChoice.ToAzimuth.class)
+                    .to(ArrayChoice.ToAzimuth::azimuth)));
         }
-        Input setback = in(array.to(Job.ArrayChoice::setback));
+        Input setback = in(array.to(ArrayChoice::setback));
         layout.add(
                 a.setback() == null
                         ? setback.hinted("by rule: " + design.layout().setbackRule())
                         : setback);
-        layout.add(in(array.to(Job.ArrayChoice::shiftAlong)));
-        layout.add(in(array.to(Job.ArrayChoice::shiftAcross)));
+        layout.add(in(array.to(ArrayChoice::shiftAlong)));
+        layout.add(in(array.to(ArrayChoice::shiftAcross)));
         return List.of(
-                plain("Parts", in(array.to(Job.ArrayChoice::tray)), in(array.to(Job.ArrayChoice::module))),
+                plain("Parts", in(array.to(ArrayChoice::tray)), in(array.to(ArrayChoice::module))),
                 new Group("Layout", "", "", layout),
                 whole(
                         "Walkway",
                         walkway,
-                        of(walkway.to(Job.Walkway::every)),
-                        of(walkway.to(Job.Walkway::first)),
-                        of(walkway.to(Job.Walkway::width))),
+                        of(walkway.to(ArrayChoice.Walkway::every)),
+                        of(walkway.to(ArrayChoice.Walkway::first)),
+                        of(walkway.to(ArrayChoice.Walkway::width))),
                 plain(
                         "No row shadow on the shortest day",
-                        in(array.to(Job.ArrayChoice::windowFrom)),
-                        in(array.to(Job.ArrayChoice::windowTo))));
+                        in(array.to(ArrayChoice::windowFrom)),
+                        in(array.to(ArrayChoice::windowTo))));
     }
 
-    private Input tilt(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
+    private Input tilt(Path<ArrayChoice> array, ArrayChoice a) {
         List<Option> tilts = new ArrayList<>();
         a.tray().tilts().forEach(t -> tilts.add(new Option(t.typed(), Show.in(units, Dimension.ANGLE, t.si()))));
-        return in(array.to(Job.ArrayChoice::tilt))
+        return in(array.to(ArrayChoice::tilt))
                 .choosing(tilts, "choice")
                 .set(sameSetting(a.tray().tilts(), a.tilt()))
                 .hinted("");
     }
 
-    private Input gap(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
+    private Input gap(Path<ArrayChoice> array, ArrayChoice a) {
         boolean pairs = a.tray().pairs();
         List<Option> gaps =
                 new ArrayList<>(List.of(new Option("", pairs ? "smallest valley gap" : "smallest without shadow")));
         a.tray().gaps().forEach(g -> gaps.add(new Option(g.typed(), Show.both(units, Dimension.PART_LENGTH, g.si()))));
         String now = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
-        return in(array.to(Job.ArrayChoice::gap))
+        return in(array.to(ArrayChoice::gap))
                 .choosing(gaps, "optional")
                 .set(a.gap() == null ? "" : sameSetting(a.tray().gaps(), a.gap()))
                 .hinted((pairs ? "valley between pairs, now " : "now ") + now);
     }
 
     /** Towards an edge, or an azimuth; one face of pairs looks there. */
-    private Input facing(Path<Job.ArrayChoice> array, Job.ArrayChoice a) {
+    private Input facing(Path<ArrayChoice> array, ArrayChoice a) {
         List<Option> facings = new ArrayList<>();
         for (RoofPlan.Edge e : design.plan().edges()) {
             facings.add(new Option("{\"edge\":" + e.number() + "}", "edge " + e.number()));
         }
-        String azimuth = a.facing() instanceof Job.ToAzimuth to
+        String azimuth = a.facing() instanceof ArrayChoice.ToAzimuth to
                 ? Json.write(Map.of("azimuth", to.azimuth().typed()))
                 : "{\"azimuth\":\"" + Show.number(design.layout().facingDeg(), 1) + " deg\"}";
         facings.add(new Option(azimuth, "an azimuth"));
-        String facing = a.facing() instanceof Job.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
-        return in(array.to(Job.ArrayChoice::facing))
+        String facing = a.facing() instanceof ArrayChoice.ToEdge to ? "{\"edge\":" + to.edge() + "}" : azimuth;
+        return in(array.to(ArrayChoice::facing))
                 .choosing(facings, "json")
                 .set(facing)
                 .hinted(a.tray().pairs() ? "one face of the pairs" : "");
     }
 
     private List<Group> holdDown() {
-        Path<Job.ArrayChoice> array = JOB.to(Job::array);
-        Path<Job.Attachments> at = array.to(Job.ArrayChoice::attachments);
-        return List.of(plain("Ballast", in(array.to(Job.ArrayChoice::block))), attachments(at));
+        Path<ArrayChoice> array = JOB.to(Job::array);
+        Path<ArrayChoice.Attachments> at = array.to(ArrayChoice::attachments);
+        return List.of(plain("Ballast", in(array.to(ArrayChoice::block))), attachments(at));
     }
 
-    private Group attachments(Path<Job.Attachments> at) {
+    private Group attachments(Path<ArrayChoice.Attachments> at) {
         return whole(
                 "Attachments beside weight",
                 at,
-                of(at.to(Job.Attachments::tension)),
-                of(at.to(Job.Attachments::shear)),
-                of(at.to(Job.Attachments::mostBlocks)),
-                of(at.to(Job.Attachments::bays)),
-                of(at.to(Job.Attachments::kind)));
+                of(at.to(ArrayChoice.Attachments::tension)),
+                of(at.to(ArrayChoice.Attachments::shear)),
+                of(at.to(ArrayChoice.Attachments::mostBlocks)),
+                of(at.to(ArrayChoice.Attachments::bays)),
+                of(at.to(ArrayChoice.Attachments::kind)));
     }
 
     /** The text of the setting that has the same value, so that the select shows it. */
@@ -277,44 +282,44 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> circuits() {
-        Path<Job.Electrical> electrical = JOB.to(Job::electrical);
+        Path<Electrical> electrical = JOB.to(Job::electrical);
         return List.of(plain(
                 "Inverters",
-                in(electrical.to(Job.Electrical::inverter)),
-                in(electrical.to(Job.Electrical::dcAcMost)),
-                in(electrical.to(Job.Electrical::place)),
-                in(electrical.to(Job.Electrical::systemLimit)),
-                in(electrical.to(Job.Electrical::cellRiseC))));
+                in(electrical.to(Electrical::inverter)),
+                in(electrical.to(Electrical::dcAcMost)),
+                in(electrical.to(Electrical::place)),
+                in(electrical.to(Electrical::systemLimit)),
+                in(electrical.to(Electrical::cellRiseC))));
     }
 
     private List<Group> run() {
-        Path<Job.AcRun> run = JOB.to(Job::electrical).to(Job.Electrical::run);
+        Path<Electrical.AcRun> run = JOB.to(Job::electrical).to(Electrical::run);
         List<Group> groups = new ArrayList<>();
         List<Input> points = new ArrayList<>();
         for (int i = 0; i < job.electrical().run().points().size(); i++) {
-            Path<Job.Corner> point = run.at(Job.AcRun::points, i);
-            points.add(named(point.to(Job.Corner::x)));
-            points.add(named(point.to(Job.Corner::y)));
+            Path<Corner> point = run.at(Electrical.AcRun::points, i);
+            points.add(named(point.to(Corner::x)));
+            points.add(named(point.to(Corner::y)));
         }
         groups.add(new Group("Route of the AC run, from the inverters", "", "", points));
         for (int i = 0; i < job.electrical().run().legs().size(); i++) {
-            Path<Job.VerticalLeg> leg = run.at(Job.AcRun::legs, i);
+            Path<Electrical.VerticalLeg> leg = run.at(Electrical.AcRun::legs, i);
             groups.add(thing(
                     "Vertical leg " + (i + 1),
                     leg,
-                    List.of(in(leg.to(Job.VerticalLeg::name)), in(leg.to(Job.VerticalLeg::length)))));
+                    List.of(in(leg.to(Electrical.VerticalLeg::name)), in(leg.to(Electrical.VerticalLeg::length)))));
         }
         groups.add(plain(
                 "Conductors",
-                in(run.to(Job.AcRun::slackPct)),
-                in(run.to(Job.AcRun::conductor)),
-                in(run.to(Job.AcRun::feeders)),
-                in(run.to(Job.AcRun::raceway)),
-                in(run.to(Job.AcRun::terminalC)),
-                in(run.to(Job.AcRun::inSun)),
-                in(run.to(Job.AcRun::aboveRoof)),
-                in(run.to(Job.AcRun::dropLimitPct)),
-                in(run.to(Job.AcRun::powerFactor))));
+                in(run.to(Electrical.AcRun::slackPct)),
+                in(run.to(Electrical.AcRun::conductor)),
+                in(run.to(Electrical.AcRun::feeders)),
+                in(run.to(Electrical.AcRun::raceway)),
+                in(run.to(Electrical.AcRun::terminalC)),
+                in(run.to(Electrical.AcRun::inSun)),
+                in(run.to(Electrical.AcRun::aboveRoof)),
+                in(run.to(Electrical.AcRun::dropLimitPct)),
+                in(run.to(Electrical.AcRun::powerFactor))));
         return groups;
     }
 }

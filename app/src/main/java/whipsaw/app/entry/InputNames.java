@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.stream.Stream;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Shape;
@@ -86,7 +87,7 @@ public final class InputNames {
     }
 
     private static String family(String sent) {
-        return Shape.of(Job.CodeSite.class).kinds().stream()
+        return Shape.of(Site.CodeSite.class).kinds().stream()
                 .filter(k -> k.kind().equals(sent))
                 .map(Shape::kindWords)
                 .findFirst()

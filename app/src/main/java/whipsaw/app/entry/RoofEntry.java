@@ -7,7 +7,9 @@ import whipsaw.core.design.Design;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofFace;
@@ -21,10 +23,10 @@ final class RoofEntry extends EntryFields {
     /** With more groups than this, fields come when a group is opened. */
     private static final int OPEN_GROUPS = 24;
 
-    private static final Path<Job.Roof> ROOF = JOB.to(Job::roof);
-    private static final Path<Fabric> FABRIC = ROOF.to(Job.Roof::fabric);
+    private static final Path<Roof> ROOF = JOB.to(Job::roof);
+    private static final Path<Fabric> FABRIC = ROOF.to(Roof::fabric);
 
-    private final Job.Roof roof;
+    private final Roof roof;
 
     RoofEntry(Design design, CatalogueStore catalogue) {
         super(design, catalogue);
@@ -33,25 +35,25 @@ final class RoofEntry extends EntryFields {
 
     List<EntryForm.Group> roof() {
         List<EntryForm.Group> groups = new ArrayList<>();
-        List<EntryForm.Input> first = new ArrayList<>(List.of(in(ROOF.to(Job.Roof::height))));
+        List<EntryForm.Input> first = new ArrayList<>(List.of(in(ROOF.to(Roof::height))));
         if (roof.fabric().flat()) {
-            first.add(in(ROOF.to(Job.Roof::slope)));
+            first.add(in(ROOF.to(Roof::slope)));
         }
-        first.add(in(ROOF.to(Job.Roof::covering)));
-        first.add(in(ROOF.to(Job.Roof::upAzimuth)));
+        first.add(in(ROOF.to(Roof::covering)));
+        first.add(in(ROOF.to(Roof::upAzimuth)));
         groups.add(new EntryForm.Group("", "", "", first));
         groups.add(age());
-        Path<Job.Allowance> allowance = ROOF.to(Job.Roof::allowance);
+        Path<Roof.Allowance> allowance = ROOF.to(Roof::allowance);
         groups.add(whole(
                 "Allowance for added load",
                 allowance,
-                of(allowance.to(Job.Allowance::load)),
-                of(allowance.to(Job.Allowance::givenBy)),
-                of(allowance.to(Job.Allowance::date)),
-                of(allowance.to(Job.Allowance::letter)),
+                of(allowance.to(Roof.Allowance::load)),
+                of(allowance.to(Roof.Allowance::givenBy)),
+                of(allowance.to(Roof.Allowance::date)),
+                of(allowance.to(Roof.Allowance::letter)),
                 conditions(allowance)));
-        Path<Job.Bays> bays = ROOF.to(Job.Roof::bays);
-        groups.add(whole("Bays", bays, of(bays.to(Job.Bays::alongX)), of(bays.to(Job.Bays::alongY))));
+        Path<Roof.Bays> bays = ROOF.to(Roof::bays);
+        groups.add(whole("Bays", bays, of(bays.to(Roof.Bays::alongX)), of(bays.to(Roof.Bays::alongY))));
         boolean many = design.plan().edges().size() > OPEN_GROUPS;
         for (RoofPlan.Edge e : design.plan().edges()) {
             groups.add(edge(e, many));
@@ -59,10 +61,10 @@ final class RoofEntry extends EntryFields {
         return groups;
     }
 
-    private EntryForm.Input conditions(Path<Job.Allowance> allowance) {
+    private EntryForm.Input conditions(Path<Roof.Allowance> allowance) {
         List<String> said =
                 roof.allowance() == null ? List.of() : roof.allowance().conditions();
-        return of(allowance.to(Job.Allowance::conditions)).set(String.join("; ", said));
+        return of(allowance.to(Roof.Allowance::conditions)).set(String.join("; ", said));
     }
 
     private EntryForm.Group age() {
@@ -94,13 +96,13 @@ final class RoofEntry extends EntryFields {
     }
 
     private EntryForm.Group edge(RoofPlan.Edge e, boolean shut) {
-        Path<Job.Parapet> path = ROOF.by(Job.Roof::parapets, "edge", e.number());
+        Path<Roof.Parapet> path = ROOF.by(Roof::parapets, "edge", e.number());
         String title = "Edge " + e.number() + ", " + Show.both(units, Dimension.ROOF_LENGTH, e.lengthM());
         return EntryForm.Group.of(title, "", path.toString(), shut, () -> {
             List<EntryForm.Input> inputs =
-                    new ArrayList<>(List.of(in(path.to(Job.Parapet::height)), in(path.to(Job.Parapet::thickness))));
+                    new ArrayList<>(List.of(in(path.to(Roof.Parapet::height)), in(path.to(Roof.Parapet::thickness))));
             if (roof.parapet(e.number()) != null) {
-                inputs.add(in(path.to(Job.Parapet::curb)));
+                inputs.add(in(path.to(Roof.Parapet::curb)));
             }
             return inputs;
         });
@@ -169,7 +171,7 @@ final class RoofEntry extends EntryFields {
         Path<Fabric.Sheet> sheet = path.to(Fabric.BuildUp::sheet);
         Path<Fabric.Deck> deck = path.to(Fabric.BuildUp::deck);
         List<EntryForm.Input> inputs = new ArrayList<>();
-        if (Job.METAL.contains(roof.covering())) {
+        if (Roof.METAL.contains(roof.covering())) {
             inputs.addAll(List.of(
                     in(sheet.to(Fabric.Sheet::pitch)),
                     in(sheet.to(Fabric.Sheet::ribTop)),
@@ -211,20 +213,20 @@ final class RoofEntry extends EntryFields {
     List<EntryForm.Group> obstructions() {
         List<EntryForm.Group> groups = new ArrayList<>();
         boolean many = roof.obstructions().size() > OPEN_GROUPS;
-        for (Job.Obstruction o : roof.obstructions()) {
-            Path<Job.Obstruction> path = ROOF.id(Job.Roof::obstructions, o.id());
+        for (Obstruction o : roof.obstructions()) {
+            Path<Obstruction> path = ROOF.id(Roof::obstructions, o.id());
             groups.add(EntryForm.Group.of(o.name(), path.toString(), path.toString(), many, () -> inputs(o, path)));
         }
         return groups;
     }
 
-    private List<EntryForm.Input> inputs(Job.Obstruction o, Path<Job.Obstruction> path) {
-        Path<Footprint> at = path.to(Job.Obstruction::footprint);
+    private List<EntryForm.Input> inputs(Obstruction o, Path<Obstruction> path) {
+        Path<Footprint> at = path.to(Obstruction::footprint);
         boolean polygon = o.footprint().shape() == Footprint.Shape.POLYGON;
         EntryForm.Input shape = in(at.to(Footprint::shape));
         List<EntryForm.Input> inputs = new ArrayList<>(List.of(
-                in(path.to(Job.Obstruction::name)),
-                in(path.to(Job.Obstruction::kind)),
+                in(path.to(Obstruction::name)),
+                in(path.to(Obstruction::kind)),
                 shape.choosing(
                         shape.options().stream()
                                 .filter(c -> c.value().equals("polygon") == polygon)
@@ -240,15 +242,15 @@ final class RoofEntry extends EntryFields {
             inputs.add(in(at.to(Footprint::depth)));
         }
         ObstructionKinds.Kind kind = ObstructionKinds.of(o);
-        inputs.add(in(path.to(Job.Obstruction::height)));
-        EntryForm.Input clear = in(path.to(Job.Obstruction::clear));
+        inputs.add(in(path.to(Obstruction::height)));
+        EntryForm.Input clear = in(path.to(Obstruction::clear));
         String rule = Show.both(units, Dimension.ROOF_LENGTH, kind.clearM()) + ", " + kind.reason();
         inputs.add(o.clear() == null ? clear.hinted("by its kind: " + rule) : clear);
-        Path<Job.Conduct> conduct = path.to(Job.Obstruction::conduct);
-        inputs.add(byRule(conduct.to(Job.Conduct::shades), kind.shades()));
-        inputs.add(byRule(conduct.to(Job.Conduct::fragile), kind.fragile()));
+        Path<Obstruction.Conduct> conduct = path.to(Obstruction::conduct);
+        inputs.add(byRule(conduct.to(Obstruction.Conduct::shades), kind.shades()));
+        inputs.add(byRule(conduct.to(Obstruction.Conduct::fragile), kind.fragile()));
         if (kind.exhaust() || o.conduct().exhaust() != null) {
-            inputs.add(in(conduct.to(Job.Conduct::exhaust)));
+            inputs.add(in(conduct.to(Obstruction.Conduct::exhaust)));
         }
         return inputs;
     }

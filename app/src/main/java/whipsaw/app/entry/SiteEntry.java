@@ -5,6 +5,7 @@ import java.util.List;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Shape;
 import whipsaw.core.site.Topography;
@@ -15,13 +16,13 @@ import whipsaw.core.units.Show;
 
 /** Fields of the place: code family and edition, wind, snow, earthquake and temperatures. */
 final class SiteEntry extends EntryFields {
-    private static final Path<Job.Site> SITE = JOB.to(Job::site);
-    private static final Path<Job.CodeSite> CODE = SITE.to(Job.Site::code);
-    private static final Path<Job.AsceSite> ASCE = CODE.as(Job.AsceSite.class);
-    private static final Path<Job.EnSite> EN = CODE.as(Job.EnSite.class);
+    private static final Path<Site> SITE = JOB.to(Job::site);
+    private static final Path<Site.CodeSite> CODE = SITE.to(Site::code);
+    private static final Path<Site.AsceSite> ASCE = CODE.as(Site.AsceSite.class);
+    private static final Path<Site.EnSite> EN = CODE.as(Site.EnSite.class);
 
     private final CodeTables tables;
-    private final Job.Site site;
+    private final Site site;
 
     SiteEntry(Design design, CatalogueStore catalogue, CodeTables tables) {
         super(design, catalogue);
@@ -32,89 +33,89 @@ final class SiteEntry extends EntryFields {
     List<EntryForm.Group> groups() {
         List<EntryForm.Group> groups = new ArrayList<>();
         List<EntryForm.Input> place = new ArrayList<>(List.of(
-                kinds(CODE, Shape.of(Job.CodeSite.class), "a change clears wind and snow and asks for them again")));
-        if (site.code() instanceof Job.AsceSite asce) {
+                kinds(CODE, Shape.of(Site.CodeSite.class), "a change clears wind and snow and asks for them again")));
+        if (site.code() instanceof Site.AsceSite asce) {
             place.addAll(edition(asce.edition()));
         }
-        place.add(in(SITE.to(Job.Site::latitude)));
-        place.add(in(SITE.to(Job.Site::longitude)));
-        place.add(in(SITE.to(Job.Site::elevation)));
+        place.add(in(SITE.to(Site::latitude)));
+        place.add(in(SITE.to(Site::longitude)));
+        place.add(in(SITE.to(Site::elevation)));
         groups.add(new EntryForm.Group("", "", "", place));
-        if (site.code() instanceof Job.AsceSite asce) {
+        if (site.code() instanceof Site.AsceSite asce) {
             asce(groups, asce);
         } else {
-            groups.add(en((Job.EnSite) site.code()));
+            groups.add(en((Site.EnSite) site.code()));
         }
         groups.add(floors());
-        groups.add(weather(site.code() instanceof Job.EnSite));
+        groups.add(weather(site.code() instanceof Site.EnSite));
         return groups;
     }
 
     private EntryForm.Group weather(boolean en) {
         List<EntryForm.Input> inputs = new ArrayList<>(List.of(
-                in(en ? EN.to(Job.EnSite::snow) : ASCE.to(Job.AsceSite::snow)),
-                in(en ? EN.to(Job.EnSite::snowExposure) : ASCE.to(Job.AsceSite::snowExposure)),
-                in(en ? EN.to(Job.EnSite::snowThermal) : ASCE.to(Job.AsceSite::snowThermal)),
-                in(SITE.to(Job.Site::roofSnow)),
-                in(SITE.to(Job.Site::recordLow)),
-                in(SITE.to(Job.Site::designHigh))));
+                in(en ? EN.to(Site.EnSite::snow) : ASCE.to(Site.AsceSite::snow)),
+                in(en ? EN.to(Site.EnSite::snowExposure) : ASCE.to(Site.AsceSite::snowExposure)),
+                in(en ? EN.to(Site.EnSite::snowThermal) : ASCE.to(Site.AsceSite::snowThermal)),
+                in(SITE.to(Site::roofSnow)),
+                in(SITE.to(Site::recordLow)),
+                in(SITE.to(Site::designHigh))));
         if (!en) {
-            inputs.add(3, in(ASCE.to(Job.AsceSite::snowFetch)));
+            inputs.add(3, in(ASCE.to(Site.AsceSite::snowFetch)));
         }
         return new EntryForm.Group("Snow and temperature", "", "", inputs);
     }
 
-    private List<EntryForm.Input> edition(Job.AsceEdition edition) {
-        Path<Job.AsceEdition> path = ASCE.to(Job.AsceSite::edition);
+    private List<EntryForm.Input> edition(Site.AsceEdition edition) {
+        Path<Site.AsceEdition> path = ASCE.to(Site.AsceSite::edition);
         List<EntryForm.Input> inputs =
-                new ArrayList<>(List.of(in(path.to(Job.AsceEdition::name)), in(path.to(Job.AsceEdition::strength))));
+                new ArrayList<>(List.of(in(path.to(Site.AsceEdition::name)), in(path.to(Site.AsceEdition::strength))));
         if (!edition.name().equals("7-16")) {
-            inputs.add(in(path.to(Job.AsceEdition::olderFigures)));
+            inputs.add(in(path.to(Site.AsceEdition::olderFigures)));
         }
         return inputs;
     }
 
-    private void asce(List<EntryForm.Group> groups, Job.AsceSite asce) {
+    private void asce(List<EntryForm.Group> groups, Site.AsceSite asce) {
         Topography hill = design.site().topography();
-        Path<Job.Ground> ground = ASCE.to(Job.AsceSite::ground);
-        Path<Job.Hill> at = ground.to(Job.Ground::hill);
+        Path<Site.Ground> ground = ASCE.to(Site.AsceSite::ground);
+        Path<Site.Hill> at = ground.to(Site.Ground::hill);
         groups.add(plain(
                 "Wind: 3-second gust, strength level",
-                in(ASCE.to(Job.AsceSite::wind)),
-                in(ASCE.to(Job.AsceSite::riskCategory)),
-                in(ground.to(Job.Ground::exposure)),
-                in(ground.to(Job.Ground::kzt))
+                in(ASCE.to(Site.AsceSite::wind)),
+                in(ASCE.to(Site.AsceSite::riskCategory)),
+                in(ground.to(Site.Ground::exposure)),
+                in(ground.to(Site.Ground::kzt))
                         .hinted(hill == null ? "" : "by the hill: " + Show.number(hill.factor(), 3)),
-                set(ASCE.to(Job.AsceSite::coefficients), "asce", asce.coefficients())));
-        EntryForm.Input shape = of(at.to(Job.Hill::shape));
+                set(ASCE.to(Site.AsceSite::coefficients), "asce", asce.coefficients())));
+        EntryForm.Input shape = of(at.to(Site.Hill::shape));
         groups.add(whole(
                 "Topography",
                 at,
                 hill == null || hill.tooLow().isEmpty() ? shape : shape.hinted("does not count: " + hill.tooLow()),
-                of(at.to(Job.Hill::height)),
-                of(at.to(Job.Hill::halfLength)),
-                of(at.to(Job.Hill::distance))));
-        groups.add(plain("Earthquake", in(ASCE.to(Job.AsceSite::sds)), in(ASCE.to(Job.AsceSite::stories))));
+                of(at.to(Site.Hill::height)),
+                of(at.to(Site.Hill::halfLength)),
+                of(at.to(Site.Hill::distance))));
+        groups.add(plain("Earthquake", in(ASCE.to(Site.AsceSite::sds)), in(ASCE.to(Site.AsceSite::stories))));
     }
 
-    private EntryForm.Group en(Job.EnSite en) {
+    private EntryForm.Group en(Site.EnSite en) {
         List<EntryForm.Option> nationals = new ArrayList<>(List.of(new EntryForm.Option("", "recommended values")));
         for (CodeTable t : tables.nationals()) {
             nationals.add(
                     new EntryForm.Option(t.id(), t.title() + ", " + t.status().words()));
         }
-        Path<Job.WindFactors> factors = EN.to(Job.EnSite::factors);
+        Path<Site.WindFactors> factors = EN.to(Site.EnSite::factors);
         return plain(
                 "Wind: 10-minute mean, 50 years",
-                in(EN.to(Job.EnSite::national)).choosing(nationals, "optional").hinted("the annex in force decides"),
-                in(EN.to(Job.EnSite::wind)),
-                in(factors.to(Job.WindFactors::returnYears)),
-                in(EN.to(Job.EnSite::terrain)),
-                in(factors.to(Job.WindFactors::direction)),
-                in(factors.to(Job.WindFactors::season)),
-                in(factors.to(Job.WindFactors::orography)),
-                in(EN.to(Job.EnSite::displacement)),
-                set(EN.to(Job.EnSite::coefficients), "en", en.coefficients()));
+                in(EN.to(Site.EnSite::national)).choosing(nationals, "optional").hinted("the annex in force decides"),
+                in(EN.to(Site.EnSite::wind)),
+                in(factors.to(Site.WindFactors::returnYears)),
+                in(EN.to(Site.EnSite::terrain)),
+                in(factors.to(Site.WindFactors::direction)),
+                in(factors.to(Site.WindFactors::season)),
+                in(factors.to(Site.WindFactors::orography)),
+                in(EN.to(Site.EnSite::displacement)),
+                set(EN.to(Site.EnSite::coefficients), "en", en.coefficients()));
     }
 
     /** A net-coefficient set of a family; the one chosen where it is not there any more. */
@@ -139,15 +140,15 @@ final class SiteEntry extends EntryFields {
     }
 
     private EntryForm.Group floors() {
-        EntryForm.Input least = in(SITE.to(Job.Site::leastUplift));
+        EntryForm.Input least = in(SITE.to(Site::leastUplift));
         if (site.code().coefficients().isEmpty()) {
             return plain("Floor under uplift", least);
         }
-        boolean en = site.code() instanceof Job.EnSite;
+        boolean en = site.code() instanceof Site.EnSite;
         return plain(
                 "Floors under uplift",
                 least,
-                in(SITE.to(Job.Site::floorShare))
+                in(SITE.to(Site::floorShare))
                         .hinted(en ? "share of the roof's own suction" : "share of what 29.4.3 gives"));
     }
 }

@@ -15,7 +15,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.FaceLine;
@@ -162,7 +162,7 @@ public final class DxfDrawing {
                 text("BAYS", new Coordinate(c.getMinX() + textM, c.getMinY() + textM), textM * 0.8, bay.name());
             }
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             Coordinate[] ring = RoofPlan.footprint(o).getCoordinates();
             polyline("OBSTRUCTIONS", Arrays.asList(ring).subList(0, ring.length - 1), true);
             Geometry clear = RoofPlan.footprint(o).buffer(ObstructionKinds.clearM(o));

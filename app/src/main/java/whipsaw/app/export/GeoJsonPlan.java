@@ -13,6 +13,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.exchange.LocalPlane;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofFace;
@@ -65,7 +66,7 @@ public final class GeoJsonPlan {
                     ring(f.plan().getCoordinates()),
                     Map.of("name", "face " + f.number(), "slope_deg", f.slopeDeg()));
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             Map<String, Object> properties = new LinkedHashMap<>();
             properties.put("kind", o.kind());
             properties.put("name", o.name());

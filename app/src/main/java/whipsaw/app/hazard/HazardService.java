@@ -18,7 +18,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.Json;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.site.StandInHazard;
 import whipsaw.core.site.StandInHazard.Values;
@@ -38,9 +38,9 @@ public class HazardService {
         this.address = address.strip();
     }
 
-    public Values at(Job.Site site) {
-        boolean en = site.code() instanceof Job.EnSite;
-        Job.AsceSite asce = site.code() instanceof Job.AsceSite a ? a : null;
+    public Values at(Site site) {
+        boolean en = site.code() instanceof Site.EnSite;
+        Site.AsceSite asce = site.code() instanceof Site.AsceSite a ? a : null;
         String risk = asce == null ? "" : asce.riskCategory();
         double latitude = site.latitude().si();
         double longitude = site.longitude().si();

@@ -8,6 +8,7 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Outline;
 import whipsaw.core.units.Measure;
 
 /**
@@ -18,7 +19,7 @@ public record Guide(List<Step> steps) {
     private static final List<Verdict> STOPS = List.of(Verdict.FAILS, Verdict.NOT_ESTABLISHED);
 
     /** Outlines that new jobs begin with. */
-    private static final List<Job.Outline> STARTS = Stream.of("asce", "en")
+    private static final List<Outline> STARTS = Stream.of("asce", "en")
             .map(f -> JobReader.read(Seeds.newJob(f), false).job().roof().outline())
             .toList();
 

@@ -6,6 +6,8 @@ import whipsaw.app.entry.InputNames;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Roof;
 
 /** A change in words, for the history: what was changed, from what to what. */
 final class RevisionWords {
@@ -36,14 +38,14 @@ final class RevisionWords {
     }
 
     private static String obstruction(Job before, Job after, DocumentPatch.Change change, InputNames names) {
-        if (!change.path().startsWith(JobPaths.ROOF.to(Job.Roof::obstructions).toString())) {
+        if (!change.path().startsWith(JobPaths.ROOF.to(Roof::obstructions).toString())) {
             return null;
         }
         if (change.op().equals("append")) {
             var added = after.roof().obstructions();
             return added.get(added.size() - 1).name() + " added";
         }
-        for (Job.Obstruction o : before.roof().obstructions()) {
+        for (Obstruction o : before.roof().obstructions()) {
             if (!change.path().contains("[id=" + o.id() + "]")) {
                 continue;
             }

@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.units.Dimension;
@@ -38,7 +38,7 @@ public record EngineerPack(List<Member> members, List<Work> works, List<String> 
 
     public static EngineerPack of(Design design) {
         UnitSystem units = design.job().project().units();
-        Job.Allowance allowance = design.job().roof().allowance();
+        Roof.Allowance allowance = design.job().roof().allowance();
         return new EngineerPack(
                 members(design, units),
                 works(design, units),
@@ -133,7 +133,7 @@ public record EngineerPack(List<Member> members, List<Work> works, List<String> 
                 questions.add("Which deck spans between the members, and what may one foot put on it?");
             }
         }
-        Job.Allowance allowance = design.job().roof().allowance();
+        Roof.Allowance allowance = design.job().roof().allowance();
         if (allowance != null && !allowance.conditions().isEmpty()) {
             questions.add("Are the conditions of the allowance kept by this design, and do they hold for it?");
         }

@@ -19,6 +19,8 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.site.GivenSnow;
 import whipsaw.core.site.Topography;
@@ -239,7 +241,7 @@ public record JobSheet(
     }
 
     private static void site(Design design, UnitSystem units, List<Fact> facts) {
-        Job.Allowance allowance = design.job().roof().allowance();
+        Roof.Allowance allowance = design.job().roof().allowance();
         facts.add(new Fact(
                 "Allowance for added load",
                 allowance == null
@@ -249,7 +251,7 @@ public record JobSheet(
                                 + allowance.givenBy()
                                 + ", "
                                 + allowance.date()));
-        boolean en = design.job().site().code() instanceof Job.EnSite;
+        boolean en = design.job().site().code() instanceof Site.EnSite;
         facts.add(new Fact(
                 en ? "Peak velocity pressure q_p" : "Velocity pressure q_h",
                 design.site().wind() == null
@@ -350,7 +352,7 @@ public record JobSheet(
         if (job.roof().allowance() != null) {
             assumed(list, "Allowance for added load", job.roof().allowance().load());
         }
-        if (job.site().code() instanceof Job.AsceSite asce) {
+        if (job.site().code() instanceof Site.AsceSite asce) {
             list.add("Wind speed is a 3-second gust at strength level for risk category "
                     + asce.riskCategory()
                     + ", exposure "
@@ -368,7 +370,7 @@ public record JobSheet(
                 list.add("The building stands on a " + hill.hill().shape() + ": K_zt " + Show.number(hill.factor(), 3)
                         + " by 26.8.");
             }
-        } else if (job.site().code() instanceof Job.EnSite site) {
+        } else if (job.site().code() instanceof Site.EnSite site) {
             list.add("Wind speed is a 10-minute mean with a return period of 50 years, used for "
                     + Show.number(site.factors().returnYears(), 0) + " years, terrain " + site.terrain()
                     + (site.national().isEmpty()

@@ -12,8 +12,8 @@ import whipsaw.app.job.JobService;
 import whipsaw.app.job.Suggested;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Site;
 import whipsaw.core.schema.Path;
 import whipsaw.core.site.StandInHazard.Values;
 import whipsaw.core.units.Dimension;
@@ -39,12 +39,12 @@ public class HazardController {
         UnitSystem units = design.job().project().units();
         Values v = hazard.at(design.job().site());
         List<Map<String, Object>> changes = new ArrayList<>();
-        changes.add(set(JobPaths.ASCE.to(Job.AsceSite::wind), "~" + Show.exact(units, Dimension.SPEED, v.windMps())));
-        changes.add(set(JobPaths.ASCE.to(Job.AsceSite::snow), "~" + Show.exact(units, Dimension.LOAD, v.snowPa())));
+        changes.add(set(JobPaths.ASCE.to(Site.AsceSite::wind), "~" + Show.exact(units, Dimension.SPEED, v.windMps())));
+        changes.add(set(JobPaths.ASCE.to(Site.AsceSite::snow), "~" + Show.exact(units, Dimension.LOAD, v.snowPa())));
         String words = "wind " + Show.both(units, Dimension.SPEED, v.windMps()) + ", ground snow "
                 + Show.both(units, Dimension.LOAD, v.snowPa());
-        if (design.job().site().code() instanceof Job.AsceSite && !Double.isNaN(v.sds())) {
-            changes.add(set(JobPaths.ASCE.to(Job.AsceSite::sds), v.sds()));
+        if (design.job().site().code() instanceof Site.AsceSite && !Double.isNaN(v.sds())) {
+            changes.add(set(JobPaths.ASCE.to(Site.AsceSite::sds), v.sds()));
             words += ", S_DS " + Show.number(v.sds(), 2);
         }
         model.addAttribute("source", v.source());

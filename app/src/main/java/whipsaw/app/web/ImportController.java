@@ -26,6 +26,8 @@ import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.ObstructionKinds;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Show;
@@ -211,17 +213,15 @@ public class ImportController {
                                 roof.outline().stream()
                                         .map(ImportController::corner)
                                         .toList())),
-                DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::parapets), List.of()),
-                DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::obstructions), obstructions(roof, height, clear))));
+                DocumentPatch.Change.set(JobPaths.ROOF.to(Roof::parapets), List.of()),
+                DocumentPatch.Change.set(JobPaths.ROOF.to(Roof::obstructions), obstructions(roof, height, clear))));
         if (!Double.isNaN(roof.heightM())) {
-            changes.add(DocumentPatch.Change.set(JobPaths.ROOF.to(Job.Roof::height), metres(roof.heightM())));
+            changes.add(DocumentPatch.Change.set(JobPaths.ROOF.to(Roof::height), metres(roof.heightM())));
         }
         if (place && drawing.plane() != null) {
             Coordinate earth = drawing.plane().toEarth(roof.origin());
-            changes.add(
-                    DocumentPatch.Change.set(JobPaths.SITE.to(Job.Site::latitude), Show.number(earth.y, 6) + " deg"));
-            changes.add(
-                    DocumentPatch.Change.set(JobPaths.SITE.to(Job.Site::longitude), Show.number(earth.x, 6) + " deg"));
+            changes.add(DocumentPatch.Change.set(JobPaths.SITE.to(Site::latitude), Show.number(earth.y, 6) + " deg"));
+            changes.add(DocumentPatch.Change.set(JobPaths.SITE.to(Site::longitude), Show.number(earth.x, 6) + " deg"));
         }
         jobs.change(
                 slug,

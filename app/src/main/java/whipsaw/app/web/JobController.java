@@ -36,7 +36,7 @@ import whipsaw.core.design.Stage;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.roof.SizeText;
 
 /** The work surface of a job. */
@@ -280,9 +280,9 @@ public class JobController {
                 CompletableFuture.supplyAsync(() -> drawn.plan(shown.change().changed()));
         model.addAttribute("entry", EntryForm.of(design, catalogue, tables.tables()));
         model.addAttribute("tape", EntryForm.tape(design.job()));
-        boolean compass =
-                design.job().roof().outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.COMPASS;
-        model.addAttribute("drawn", design.job().roof().outline() instanceof Job.Drawn);
+        boolean compass = design.job().roof().outline() instanceof Outline.Taped taped
+                && taped.closing() == Outline.Closing.COMPASS;
+        model.addAttribute("drawn", design.job().roof().outline() instanceof Outline.Drawn);
         model.addAttribute("siteSizes", SizeText.write(design.job().roof().sizes()));
         model.addAttribute("tapeClosing", compass ? "compass" : "fit");
         model.addAttribute("faceWords", FaceWords.of(design));

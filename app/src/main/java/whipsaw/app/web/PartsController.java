@@ -12,8 +12,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.StoreException;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentDiff;
 import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
@@ -24,11 +26,11 @@ import whipsaw.core.schema.Path;
 @Controller
 public class PartsController {
     private static final Map<String, Path<?>> PATHS = Map.of(
-            "tray-system", JobPaths.ARRAY.to(Job.ArrayChoice::tray),
-            "module", JobPaths.ARRAY.to(Job.ArrayChoice::module),
-            "block", JobPaths.ARRAY.to(Job.ArrayChoice::block),
-            "inverter", JobPaths.ELECTRICAL.to(Job.Electrical::inverter),
-            "conductor", JobPaths.RUN.to(Job.AcRun::conductor));
+            "tray-system", JobPaths.ARRAY.to(ArrayChoice::tray),
+            "module", JobPaths.ARRAY.to(ArrayChoice::module),
+            "block", JobPaths.ARRAY.to(ArrayChoice::block),
+            "inverter", JobPaths.ELECTRICAL.to(Electrical::inverter),
+            "conductor", JobPaths.RUN.to(Electrical.AcRun::conductor));
 
     private final JobService jobs;
     private final CatalogueStore catalogue;

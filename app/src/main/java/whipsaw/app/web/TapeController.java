@@ -10,7 +10,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeSlips;
 import whipsaw.core.roof.TapeText;
@@ -49,7 +49,7 @@ public class TapeController {
         var reading = TapeText.read(text, Dimension.ROOF_LENGTH.unit(units));
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("problems", reading.problems().stream().map(Problem::words).toList());
-        Job.Taped taped = reading.taped();
+        Outline.Taped taped = reading.taped();
         answer.put(
                 "legs",
                 taped.legs().stream()
@@ -111,7 +111,7 @@ public class TapeController {
 
     /** The outline that fits best and what every tape makes of it; nothing while the walk is far from closing. */
     private static void fit(
-            Map<String, Object> answer, Job.Taped taped, UnitSystem units, boolean up, boolean compass) {
+            Map<String, Object> answer, Outline.Taped taped, UnitSystem units, boolean up, boolean compass) {
         int corners = taped.legs().size();
         boolean meant = taped.diagonals().stream().allMatch(d -> d.crosses(corners))
                 && taped.offsets().stream().allMatch(o -> o.names(corners));

@@ -23,6 +23,9 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
@@ -52,8 +55,7 @@ public class WorkOutController {
 
     private static final int MOST_AWAY = 6;
     private static final String ROOFS = JobPaths.SURVEY.to(Survey::roofs).toString();
-    private static final String THINGS =
-            JobPaths.ROOF.to(Job.Roof::obstructions).toString();
+    private static final String THINGS = JobPaths.ROOF.to(Roof::obstructions).toString();
     private static final int MOST_COPIES = 400;
     private static final double ASSUMED_HEIGHT_M = 0.9144;
 
@@ -154,7 +156,7 @@ public class WorkOutController {
         for (double[] c : new double[][] {{0, 0}, {20, 0}, {20, 10}, {0, 10}}) {
             corners.add(Map.of("x", typed(design, c[0]), "y", typed(design, c[1])));
         }
-        Job.Roof own = design.job().roof();
+        Roof own = design.job().roof();
         Map<String, Object> roof = new LinkedHashMap<>();
         roof.put("outline", Map.of("kind", "drawn", "corners", corners));
         roof.put("upAzimuth", own.upAzimuth().typed());
@@ -170,7 +172,7 @@ public class WorkOutController {
         return List.of(Map.of("op", "append", "path", ROOFS, "value", other));
     }
 
-    private static Job.Obstruction thing(Design design, String id) {
+    private static Obstruction thing(Design design, String id) {
         return design.job().roof().obstructions().stream()
                 .filter(o -> o.id().equals(id))
                 .findFirst()
@@ -179,7 +181,7 @@ public class WorkOutController {
 
     private static List<Object> place(Design design, String id, String text) {
         Path<Footprint> path = JobPaths.footprint(id);
-        Job.Obstruction thing = thing(design, id);
+        Obstruction thing = thing(design, id);
         if (text.isEmpty()) {
             return List.of(
                     Map.of("op", "remove", "path", path.to(Footprint::measured).toString()));
@@ -234,7 +236,7 @@ public class WorkOutController {
                 if (!reading.ok()) {
                     throw new JobService.Refused(reading.problems());
                 }
-                List<Job.Obstruction> all = reading.job().roof().obstructions();
+                List<Obstruction> all = reading.job().roof().obstructions();
                 Coordinate at = EdgeOffsets.place(
                         EdgeOffsets.read(read.measured(), design.plan(), roofUnit(design)),
                         all.get(all.size() - 1),
@@ -251,9 +253,9 @@ public class WorkOutController {
 
     /** Sizes taped on site beside a drawn outline; none takes them away. */
     private static List<Object> sizes(Design design, Map<String, Object> body) {
-        Path<Job.SiteSizes> path = JobPaths.ROOF.to(Job.Roof::sizes);
+        Path<Roof.SiteSizes> path = JobPaths.ROOF.to(Roof::sizes);
         try {
-            List<Job.TapedDiagonal> tapes =
+            List<Outline.TapedDiagonal> tapes =
                     SizeText.read(text(body, "text"), design.plan().edges().size(), roofUnit(design));
             if (tapes.isEmpty()) {
                 return List.of(Map.of("op", "remove", "path", path.toString()));
@@ -303,7 +305,7 @@ public class WorkOutController {
 
     /** Copies side by side and one above the other, at a spacing from centre to centre. */
     private static List<Object> repeat(Design design, Map<String, Object> body) {
-        Job.Obstruction first = thing(design, text(body, "id"));
+        Obstruction first = thing(design, text(body, "id"));
         int columns = whole(body, "columns");
         int rows = whole(body, "rows");
         if (columns < 1 || rows < 1 || (long) columns * rows > MOST_COPIES || columns * rows == 1) {
@@ -337,7 +339,7 @@ public class WorkOutController {
 
     /** Another one like a thing: its middle at a place, else beside it where there is roof. */
     private static List<Object> copy(Design design, Map<String, Object> body) {
-        Job.Obstruction first = thing(design, text(body, "id"));
+        Obstruction first = thing(design, text(body, "id"));
         double width = first.width().si();
         double depth = first.depth().si();
         List<Coordinate> corners = new ArrayList<>();

@@ -17,13 +17,13 @@ import org.junit.jupiter.params.provider.CsvSource;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Site;
 import whipsaw.core.site.StandInHazard;
 
 /** Site values from the stand-in and from an address; taken on the bench, marked as assumed. */
 class HazardServiceTest extends ServedTest {
-    private static final Job.Site SITE =
+    private static final Site SITE =
             JobReader.read(Seeds.demoJob(), false).job().site();
 
     private static HttpServer answering(int status, String body, List<String> asked) throws IOException {
@@ -158,9 +158,9 @@ class HazardServiceTest extends ServedTest {
             page.locator("#site-values button").click();
             assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
         }
-        Job.Site site = server.bean(JobService.class).open(slug).design().job().site();
+        Site site = server.bean(JobService.class).open(slug).design().job().site();
         assertThat(site.wind().assumed()).isTrue();
         assertThat(site.snow().assumed()).isTrue();
-        assertThat(((Job.AsceSite) site.code()).sds()).isBetween(0.0, 1.3);
+        assertThat(((Site.AsceSite) site.code()).sds()).isBetween(0.0, 1.3);
     }
 }

@@ -30,6 +30,7 @@ import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Site;
 import whipsaw.core.schema.InputTable;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Problem;
@@ -107,10 +108,10 @@ class InputsTest {
 
     /** Whether an input is of the kind the object is of: both code families have a wind speed. */
     private static boolean own(Shape<?> shape, Slot slot, Map<String, Object> object) {
-        if (!shape.type().equals(Job.Site.class)) {
+        if (!shape.type().equals(Site.class)) {
             return true;
         }
-        return Shape.of(Job.CodeSite.class).kinds().stream()
+        return Shape.of(Site.CodeSite.class).kinds().stream()
                 .noneMatch(k -> k.slots().contains(slot) && !k.kind().equals(object.get("family")));
     }
 

@@ -15,6 +15,7 @@ import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Site;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.working.DataStatus;
 
@@ -87,7 +88,7 @@ class JobCardsTest extends ServedTest {
                         "Drain sump removed",
                         "RTU-1: Name changed to RTU north",
                         "RTU-1 moved");
-        assertThat(jobs.open(slug).design().job().site().code()).isInstanceOf(Job.EnSite.class);
+        assertThat(jobs.open(slug).design().job().site().code()).isInstanceOf(Site.EnSite.class);
     }
 
     @Test

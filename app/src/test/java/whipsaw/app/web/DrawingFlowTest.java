@@ -20,8 +20,8 @@ import whipsaw.app.bench.BusyRoof;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofPlan;
 
 /** What hands and keys do on the drawing, and what the drawing answers. */
@@ -77,7 +77,7 @@ class DrawingFlowTest extends ServedTest {
         return Double.parseDouble(m.group(1));
     }
 
-    private Job.Obstruction vent() {
+    private Obstruction vent() {
         return design().job().roof().obstructions().stream()
                 .filter(o -> o.id().equals("vent-1"))
                 .findFirst()
@@ -95,7 +95,7 @@ class DrawingFlowTest extends ServedTest {
         assertThat(metres(told().innerText())).isCloseTo(first.lengthM(), within(0.001));
         assertThat(page.locator("#measured text").textContent()).contains("190' ");
         // from plant to the edge in front of it: the shortest way
-        Job.Obstruction vent = vent();
+        Obstruction vent = vent();
         click(vent.x().si() + 0.1, vent.y().si() + 0.1);
         click(first.from().x + 20, first.from().y);
         double wanted = design().plan().edges().get(0).from().y;
@@ -148,7 +148,7 @@ class DrawingFlowTest extends ServedTest {
 
     @Test
     void aDraggedVentSnapsToTheParapetUnlessHeldFree() {
-        Job.Obstruction vent = vent();
+        Obstruction vent = vent();
         double inner = design().plan().edges().get(3).parapet()[2].x;
         drag(vent, inner + 0.12 - vent.x().si(), 0, false);
         assertThat(page.locator(".history li").first()).containsText("Vent 1 moved");
@@ -156,13 +156,13 @@ class DrawingFlowTest extends ServedTest {
                 design().plan().edges().get(3).parapet()[2].x,
                 design().plan().edges().get(3).parapet()[3].x);
         assertThat(vent().x().si()).isBetween(line - 0.05, inner + 0.08);
-        Job.Obstruction snapped = vent();
+        Obstruction snapped = vent();
         drag(snapped, 0.37, 0, true);
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
         assertThat(vent().x().si() - snapped.x().si()).isCloseTo(0.37, within(0.12));
     }
 
-    private void drag(Job.Obstruction o, double dx, double dy, boolean free) {
+    private void drag(Obstruction o, double dx, double dy, boolean free) {
         double[] from =
                 pixel(o.x().si() + o.width().si() / 2, o.y().si() + o.depth().si() / 2);
         double[] to = pixel(
@@ -200,9 +200,9 @@ class DrawingFlowTest extends ServedTest {
         page.mouse().move(to[0], to[1]);
         page.mouse().up();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
-        List<Job.Obstruction> things = design().job().roof().obstructions();
+        List<Obstruction> things = design().job().roof().obstructions();
         assertThat(things).hasSize(before + 1);
-        Job.Obstruction made = things.get(before);
+        Obstruction made = things.get(before);
         assertThat(made.width().si()).isCloseTo(3, within(0.2));
         assertThat(made.depth().si()).isCloseTo(2, within(0.2));
         assertThat(made.x().si()).isCloseTo(edge.getMinX() + 20, within(0.2));

@@ -23,8 +23,8 @@ import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.exchange.ForeignDrawing;
 import whipsaw.core.exchange.GeoJsonReader;
 import whipsaw.core.exchange.RoofFromDrawing;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Obstruction;
 
 /** A roof from a drawing file, in the browser and back from our own files. */
 class ImportFlowTest extends ServedTest {
@@ -49,7 +49,7 @@ class ImportFlowTest extends ServedTest {
             assertThat(roof.outline().get(i).y + low)
                     .isCloseTo(d.plan().edges().get(i).from().y, within(TENTH_MM));
         }
-        List<Job.Obstruction> own = d.job().roof().obstructions();
+        List<Obstruction> own = d.job().roof().obstructions();
         assertThat(roof.things()).hasSameSizeAs(own);
         for (int i = 0; i < own.size(); i++) {
             assertThat(roof.things().get(i).x() + left).isCloseTo(own.get(i).x().si(), within(TENTH_MM));

@@ -23,8 +23,8 @@ import whipsaw.app.job.JobService;
 import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.FaceLine;
 
 /** A survey entered as users do: on the bench, on its sheet, on a phone. */
@@ -139,7 +139,7 @@ class SurveySheetFlowTest extends ServedTest {
         }
         JobService jobs = server.bean(JobService.class);
         var shown = jobs.open(slug);
-        List<Job.Obstruction> all = shown.design().job().roof().obstructions();
+        List<Obstruction> all = shown.design().job().roof().obstructions();
         assertThat(all.get(0).x().si()).isCloseTo(3, within(1e-4));
         assertThat(all.get(2).x().si()).isCloseTo(8, within(1e-3));
         assertThat(all.get(2).name()).isEqualTo("New obstruction 3");

@@ -10,7 +10,10 @@ import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.Together;
 import whipsaw.core.table.SetbackTable;
@@ -44,7 +47,7 @@ public final class ArrayStage {
     private record Row(double t, boolean walkwayBehind) {}
 
     private ArrayLayout layout(SetbackTable setbacks) {
-        Job.ArrayChoice choice = job.array();
+        ArrayChoice choice = job.array();
         double facing = facingDeg();
         RowSpacing spacing = RowSpacing.of(spacingInput(facing));
         PairSpacing pairs = choice.tray().pairs() ? pairSpacing(facing) : null;
@@ -96,17 +99,17 @@ public final class ArrayStage {
     private record Slot(int row, long column, double s, double t) {}
 
     private double facingDeg() {
-        if (job.array().facing() instanceof Job.ToAzimuth to) {
+        if (job.array().facing() instanceof ArrayChoice.ToAzimuth to) {
             return to.azimuth().si() % WHOLE_TURN;
         }
-        RoofPlan.Edge edge = plan.edges().get(((Job.ToEdge) job.array().facing()).edge() - 1);
+        RoofPlan.Edge edge = plan.edges().get(((ArrayChoice.ToEdge) job.array().facing()).edge() - 1);
         double planAzimuth = Math.toDegrees(Math.atan2(edge.normalX(), edge.normalY()));
         double azimuth = planAzimuth + job.roof().upAzimuth().si();
         return (azimuth % WHOLE_TURN + WHOLE_TURN) % WHOLE_TURN;
     }
 
     private RowSpacing.Input spacingInput(double facing) {
-        Job.ArrayChoice choice = job.array();
+        ArrayChoice choice = job.array();
         double latitude = job.site().latitude().si();
         return new RowSpacing.Input(
                 latitude,
@@ -121,7 +124,7 @@ public final class ArrayStage {
     }
 
     private PairSpacing pairSpacing(double facing) {
-        Job.ArrayChoice choice = job.array();
+        ArrayChoice choice = job.array();
         RowSpacing.Input in = spacingInput(facing);
         return PairSpacing.of(new PairSpacing.Input(
                 in.latitudeDeg(),
@@ -190,7 +193,7 @@ public final class ArrayStage {
 
     private Geometry aroundObstructions(Geometry roof) {
         List<Geometry> keepOuts = new ArrayList<>();
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             keepOuts.add(RoofPlan.keptFree(o));
         }
         return less(roof, keepOuts);
@@ -203,7 +206,7 @@ public final class ArrayStage {
     /** Where rows, or pairs of rows, start. */
     private List<Row> bands(FreeRegion bare, double depth, double gap) {
         List<Row> rows = new ArrayList<>();
-        Job.Walkway walkway = job.array().walkway();
+        ArrayChoice.Walkway walkway = job.array().walkway();
         double t = bare.lowest() + job.array().shiftAcross().si();
         for (int row = 1; t + depth <= bare.highest() + Limits.SLACK; row++) {
             boolean behind =
@@ -227,7 +230,7 @@ public final class ArrayStage {
     private List<Slot> withoutRemoved(
             List<Slot> slots, ArrayFrame frame, double along, double depth, List<Coordinate> notRemoved) {
         List<Slot> kept = new ArrayList<>(slots);
-        for (Job.Corner place : job.array().removed()) {
+        for (Corner place : job.array().removed()) {
             double s = frame.s(place.x().si(), place.y().si());
             double t = frame.t(place.x().si(), place.y().si());
             Slot nearest = null;

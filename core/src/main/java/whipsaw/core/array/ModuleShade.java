@@ -6,6 +6,7 @@ import java.util.BitSet;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 
@@ -83,7 +84,7 @@ public final class ModuleShade {
         if (!job.roof().fabric().flat()) {
             return all;
         }
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (ObstructionKinds.shades(o) && o.height().si() > 0) {
                 Coordinate[] closed = RoofPlan.footprint(o).getCoordinates();
                 all.add(new Caster(

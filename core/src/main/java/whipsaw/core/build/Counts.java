@@ -5,6 +5,7 @@ import java.util.List;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.run.ConductorSizing;
@@ -28,7 +29,7 @@ public record Counts(List<Line> lines) {
             Job job, ArrayLayout layout, HoldDown holdDown, int attachments, Circuits circuits, AcRun run) {
         List<Line> lines = new ArrayList<>();
         int modules = layout.modules().size();
-        Job.ArrayChoice array = job.array();
+        ArrayChoice array = job.array();
         lines.add(line(
                 "Modules, " + array.module().info().name(),
                 modules,

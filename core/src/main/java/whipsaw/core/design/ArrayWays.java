@@ -11,8 +11,9 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.holddown.TiltedArray;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentPatch.Change;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Electrical;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.units.Dimension;
@@ -35,13 +36,13 @@ final class ArrayWays {
     }
 
     void tilts() {
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         for (Measure tilt : array.tray().tilts()) {
             if (tilt.si() != array.tilt().si()) {
                 tries.offer(
                         "tilt",
                         "Tilt " + tilt.typed() + " instead of " + array.tilt().typed(),
-                        Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
+                        Tries.set(JobPaths.ARRAY.to(ArrayChoice::tilt), tilt.typed()));
             }
         }
     }
@@ -50,21 +51,20 @@ final class ArrayWays {
         for (Measure gap : design.job().array().tray().gaps()) {
             if (Math.abs(gap.si() - design.layout().gapM()) > Limits.SLACK) {
                 String name = design.layout().pairs() == null ? "Row gap " : "Valley ";
-                tries.offer("gap", name + gap.typed(), Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::gap), gap.typed()));
+                tries.offer("gap", name + gap.typed(), Tries.set(JobPaths.ARRAY.to(ArrayChoice::gap), gap.typed()));
             }
         }
     }
 
     /** Tilt and gap together, tried when no single change clears the check. */
     void tiltsWithGaps() {
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         for (Measure tilt : array.tray().tilts()) {
             for (Measure gap : array.tray().gaps()) {
                 boolean gapNow = Math.abs(gap.si() - design.layout().gapM()) <= Limits.SLACK;
                 if (tilt.si() != array.tilt().si() && !gapNow) {
-                    List<Change> both =
-                            new ArrayList<>(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
-                    both.addAll(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::gap), gap.typed()));
+                    List<Change> both = new ArrayList<>(Tries.set(JobPaths.ARRAY.to(ArrayChoice::tilt), tilt.typed()));
+                    both.addAll(Tries.set(JobPaths.ARRAY.to(ArrayChoice::gap), gap.typed()));
                     tries.offer("tilt and gap", "Tilt " + tilt.typed() + " with a gap of " + gap.typed(), both);
                 }
             }
@@ -77,14 +77,14 @@ final class ArrayWays {
                 tries.offer(
                         "block",
                         "Block " + block.info().name(),
-                        Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::block), JobWriter.part(block)));
+                        Tries.set(JobPaths.ARRAY.to(ArrayChoice::block), JobWriter.part(block)));
             }
         }
     }
 
     /** Another tray system, at its setting nearest to the tilt there is. */
     void trays(List<TraySystem> trays) {
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         boolean weighs = check.id().equals("roof.window")
                 || check.id().equals("roof.bay")
                 || check.id().equals("ballast.position");
@@ -97,16 +97,16 @@ final class ArrayWays {
                             t -> Math.abs(t.si() - array.tilt().si())))
                     .orElseThrow();
             List<Change> changes =
-                    new ArrayList<>(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tray), JobWriter.part(tray)));
-            changes.addAll(Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::tilt), tilt.typed()));
-            changes.addAll(List.of(Change.remove(JobPaths.ARRAY.to(Job.ArrayChoice::gap))));
+                    new ArrayList<>(Tries.set(JobPaths.ARRAY.to(ArrayChoice::tray), JobWriter.part(tray)));
+            changes.addAll(Tries.set(JobPaths.ARRAY.to(ArrayChoice::tilt), tilt.typed()));
+            changes.addAll(List.of(Change.remove(JobPaths.ARRAY.to(ArrayChoice::gap))));
             tries.offer("tray", "Tray system " + tray.info().name() + " at " + tilt.typed(), changes);
         }
     }
 
     /** The walkway's best place within one spacing. */
     void walkway() {
-        Job.Walkway walkway = design.job().array().walkway();
+        ArrayChoice.Walkway walkway = design.job().array().walkway();
         if (walkway == null) {
             return;
         }
@@ -118,7 +118,7 @@ final class ArrayWays {
             Way way = tries.way(
                     "walkway",
                     "First walkway behind row " + first,
-                    Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::walkway).to(Job.Walkway::first), first));
+                    Tries.set(JobPaths.ARRAY.to(ArrayChoice::walkway).to(ArrayChoice.Walkway::first), first));
             if (way != null && (best == null || better(way, best))) {
                 best = way;
             }
@@ -140,7 +140,7 @@ final class ArrayWays {
         if (!check.id().startsWith("roof.members-")) {
             return;
         }
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         for (boolean along : new boolean[] {true, false}) {
             double now = (along ? array.shiftAlong() : array.shiftAcross()).si();
             Way best = null;
@@ -151,8 +151,8 @@ final class ArrayWays {
                         "The array shifted " + (along ? "along" : "across") + " its rows, to " + typed,
                         Tries.set(
                                 along
-                                        ? JobPaths.ARRAY.to(Job.ArrayChoice::shiftAlong)
-                                        : JobPaths.ARRAY.to(Job.ArrayChoice::shiftAcross),
+                                        ? JobPaths.ARRAY.to(ArrayChoice::shiftAlong)
+                                        : JobPaths.ARRAY.to(ArrayChoice::shiftAcross),
                                 typed));
                 boolean better = way != null
                         && (best == null
@@ -170,7 +170,7 @@ final class ArrayWays {
 
     /** Attachments in place of weight where the check is: the most blocks that still clear it, else none at all. */
     void attachments() {
-        Job.Attachments each = design.job().array().attachments();
+        ArrayChoice.Attachments each = design.job().array().attachments();
         boolean weighs = check.id().startsWith("roof.") || check.id().equals("ballast.position");
         if (each == null || !weighs || design.attached() != null && each.mostBlocks() == 0) {
             return;
@@ -204,8 +204,9 @@ final class ArrayWays {
     }
 
     private Way attached(int blocks, Set<String> bays) {
-        List<Change> changes = new ArrayList<>(Tries.set(JobPaths.ATTACHMENTS.to(Job.Attachments::mostBlocks), blocks));
-        changes.addAll(Tries.set(JobPaths.ATTACHMENTS.to(Job.Attachments::bays), String.join(", ", bays)));
+        List<Change> changes =
+                new ArrayList<>(Tries.set(JobPaths.ATTACHMENTS.to(ArrayChoice.Attachments::mostBlocks), blocks));
+        changes.addAll(Tries.set(JobPaths.ATTACHMENTS.to(ArrayChoice.Attachments::bays), String.join(", ", bays)));
         return tries.way(
                 "attachments",
                 "Attachments instead of weight " + (bays.isEmpty() ? "all over" : "in " + String.join(", ", bays))
@@ -223,7 +224,7 @@ final class ArrayWays {
             double setback = Math.max(needed, design.layout().setbackM() + step * STEP_M);
             String typed = Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, setback);
             Way way = tries.way(
-                    "setback", "Set-back " + typed, Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::setback), typed));
+                    "setback", "Set-back " + typed, Tries.set(JobPaths.ARRAY.to(ArrayChoice::setback), typed));
             helps = way == null ? helps : way;
             if (way != null && way.clean()) {
                 break;
@@ -247,7 +248,7 @@ final class ArrayWays {
             tries.offer(
                     "system limit",
                     "DC system limit " + typed,
-                    Tries.set(JobPaths.ELECTRICAL.to(Job.Electrical::systemLimit), typed));
+                    Tries.set(JobPaths.ELECTRICAL.to(Electrical::systemLimit), typed));
         }
     }
 
@@ -258,7 +259,9 @@ final class ArrayWays {
         int now = design.job().electrical().run().feeders();
         for (int n = now + 1; n <= Math.min(design.circuits().inverters(), now + 60); n++) {
             Way way = tries.way(
-                    "feeders", n + " AC feeders side by side", Tries.set(JobPaths.RUN.to(Job.AcRun::feeders), n));
+                    "feeders",
+                    n + " AC feeders side by side",
+                    Tries.set(JobPaths.RUN.to(Electrical.AcRun::feeders), n));
             if (way != null && way.clears()) {
                 tries.add(way);
                 return;

@@ -6,8 +6,12 @@ import java.util.stream.Collectors;
 import whipsaw.core.catalogue.Contradiction;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.schema.Path;
@@ -25,15 +29,15 @@ import whipsaw.core.units.UnitSystem;
  */
 final class ChoiceRules {
     private static final double SAME = 1e-6;
-    private static final Path<Measure> TILT = JobPaths.ARRAY.to(Job.ArrayChoice::tilt);
-    private static final Path<Measure> GAP = JobPaths.ARRAY.to(Job.ArrayChoice::gap);
+    private static final Path<Measure> TILT = JobPaths.ARRAY.to(ArrayChoice::tilt);
+    private static final Path<Measure> GAP = JobPaths.ARRAY.to(ArrayChoice::gap);
 
     private ChoiceRules() {}
 
     static List<Problem> check(Job job, RoofPlan plan, CodeTables tables) {
         List<Problem> problems = new ArrayList<>();
         UnitSystem units = job.project().units();
-        Job.ArrayChoice array = job.array();
+        ArrayChoice array = job.array();
         TraySystem tray = array.tray();
         setting(problems, TILT, array.tilt(), tray, tray.tilts(), Dimension.ANGLE, units);
         if (array.gap() != null) {
@@ -43,7 +47,7 @@ final class ChoiceRules {
         Double friction = tray.friction().get(job.roof().covering());
         if (trays && friction == null) {
             problems.add(Problem.at(
-                    JobPaths.ROOF.to(Job.Roof::covering),
+                    JobPaths.ROOF.to(Roof::covering),
                     job.roof().covering(),
                     "has no friction shown for the tray system "
                             + tray.info().name()
@@ -51,26 +55,27 @@ final class ChoiceRules {
                             + tray.friction().keySet().stream().sorted().collect(Collectors.joining(", "))));
         } else if (trays && Math.tan(Math.toRadians(job.roof().slope().si())) >= friction) {
             problems.add(Problem.at(
-                    JobPaths.ROOF.to(Job.Roof::slope),
+                    JobPaths.ROOF.to(Roof::slope),
                     job.roof().slope().typed(),
                     "is too steep for weight alone: friction on " + job.roof().covering() + " is " + friction));
         }
-        if (array.facing() instanceof Job.ToEdge to && to.edge() > plan.edges().size()) {
+        if (array.facing() instanceof ArrayChoice.ToEdge to
+                && to.edge() > plan.edges().size()) {
             problems.add(Problem.at(
                     JobPaths.ARRAY
-                            .to(Job.ArrayChoice::facing)
-                            .as(Job.ToEdge.class)
-                            .to(Job.ToEdge::edge),
+                            .to(ArrayChoice::facing)
+                            .as(ArrayChoice.ToEdge.class)
+                            .to(ArrayChoice.ToEdge::edge),
                     to.edge(),
                     "is not there: the outline has edges 1 to " + plan.edges().size()));
         }
         String chosen = job.site().code().coefficients();
         String family = job.site().code().family();
         NetCoefficients own = tables.netCoefficients(chosen);
-        boolean needed = job.site().code() instanceof Job.EnSite || !chosen.isEmpty();
+        boolean needed = job.site().code() instanceof Site.EnSite || !chosen.isEmpty();
         if (needed && (own == null || !own.family().equals(family))) {
             problems.add(Problem.at(
-                    JobPaths.EN.to(Job.EnSite::coefficients),
+                    JobPaths.EN.to(Site.EnSite::coefficients),
                     chosen,
                     (own == null ? "is not there" : "has the zones of the other code family")
                             + "; sets for this family: "
@@ -79,11 +84,11 @@ final class ChoiceRules {
                                     .map(set -> set.table().id())
                                     .collect(Collectors.joining(", "))));
         }
-        if (job.site().code() instanceof Job.EnSite en
+        if (job.site().code() instanceof Site.EnSite en
                 && !en.national().isEmpty()
                 && tables.nationals().stream().noneMatch(t -> t.id().equals(en.national()))) {
             problems.add(Problem.at(
-                    JobPaths.EN.to(Job.EnSite::national),
+                    JobPaths.EN.to(Site.EnSite::national),
                     en.national(),
                     "are not there; sets that are: "
                             + tables.nationals().stream().map(CodeTable::id).collect(Collectors.joining(", "))
@@ -102,19 +107,14 @@ final class ChoiceRules {
         Measure high = job.site().designHigh();
         if (low.si() >= high.si()) {
             problems.add(Problem.at(
-                    JobPaths.SITE.to(Job.Site::recordLow),
-                    low.typed(),
-                    "is not below the design high of " + high.typed()));
+                    JobPaths.SITE.to(Site::recordLow), low.typed(), "is not below the design high of " + high.typed()));
         }
         Contradiction.of(job.array().module())
                 .forEach(c -> problems.add(new Problem(
-                        JobPaths.ARRAY.to(Job.ArrayChoice::module) + "." + c.key(),
-                        c.label(),
-                        c.value(),
-                        c.message())));
+                        JobPaths.ARRAY.to(ArrayChoice::module) + "." + c.key(), c.label(), c.value(), c.message())));
         Contradiction.of(job.electrical().inverter())
                 .forEach(c -> problems.add(new Problem(
-                        JobPaths.ELECTRICAL.to(Job.Electrical::inverter) + "." + c.key(),
+                        JobPaths.ELECTRICAL.to(Electrical::inverter) + "." + c.key(),
                         c.label(),
                         c.value(),
                         c.message())));
@@ -176,7 +176,7 @@ final class ChoiceRules {
         double shorter = Math.min(module.length().si(), module.width().si());
         if (longer > plan.longSideM() || shorter > plan.shortSideM()) {
             problems.add(Problem.at(
-                    JobPaths.ARRAY.to(Job.ArrayChoice::module).to(ModuleType::length),
+                    JobPaths.ARRAY.to(ArrayChoice::module).to(ModuleType::length),
                     module.length().typed() + " x " + module.width().typed(),
                     "is bigger than the roof, "
                             + Show.in(units, Dimension.ROOF_LENGTH, plan.longSideM())

@@ -7,6 +7,7 @@ import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.run.ConductorSizing;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.DcVoltageTable;
@@ -178,7 +179,7 @@ final class CircuitChecks {
         if (sizing == null) {
             return;
         }
-        if (job.site().code() instanceof Job.EnSite) {
+        if (job.site().code() instanceof Site.EnSite) {
             checks.add(Check.stated(
                     "run.code",
                     "AC run sized by the code of the place",

@@ -14,6 +14,9 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.SurveyReport;
 import whipsaw.core.roof.TapeFit;
 import whipsaw.core.schema.Problem;
@@ -110,7 +113,7 @@ final class DesignChecks {
         if (design.plan().tape() == null) {
             return;
         }
-        Job.Taped taped = (Job.Taped) design.job().roof().outline();
+        Outline.Taped taped = (Outline.Taped) design.job().roof().outline();
         SurveyReport report = design.plan().fit() == null ? null : SurveyReport.of(taped, units);
         double oneIn = tables.houseRule("tape_closes_one_in");
         double allowed = design.plan().tape().perimeterM() / oneIn;
@@ -343,7 +346,7 @@ final class DesignChecks {
                             ? "enter an engineer's snow on the roof under Site, its least value and drifts included"
                             : "enter it under Site; 0 where there is none"));
         }
-        if (job.site().code() instanceof Job.AsceSite asce && asce.edition().olderFigures()) {
+        if (job.site().code() instanceof Site.AsceSite asce && asce.edition().olderFigures()) {
             List<String> older = Stream.of(EditionTable.Part.values())
                     .filter(part -> tables.editions().older(asce.edition(), part))
                     .map(EditionTable.Part::clause)
@@ -408,7 +411,7 @@ final class DesignChecks {
                     "see the wind first"));
             return;
         }
-        Job.Allowance allowance = job.roof().allowance();
+        Roof.Allowance allowance = job.roof().allowance();
         if (allowance == null) {
             checks.add(Check.stated(
                     "roof.window",

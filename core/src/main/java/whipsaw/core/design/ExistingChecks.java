@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Roof;
 import whipsaw.core.structure.ExistingBuilding;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -67,7 +67,7 @@ final class ExistingChecks {
 
     private static void gravity(Design design, ExistingBuilding e, double most, List<Check> checks) {
         boolean over = Limits.above(e.gravity(), most);
-        Job.Allowance allowance = design.job().roof().allowance();
+        Roof.Allowance allowance = design.job().roof().allowance();
         boolean membersChecked =
                 !design.members().sets().isEmpty() && design.members().missing().isEmpty();
         String carried = membersChecked

@@ -16,7 +16,8 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -118,7 +119,7 @@ final class LeaveOut {
             places.add(corner(exact(at.x), exact(at.y)));
         }
         String words = "Leave out " + Show.count(modules.size(), "module") + " (" + placeWords() + ")";
-        return tries.tried("modules", words, Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::removed), places));
+        return tries.tried("modules", words, Tries.set(JobPaths.ARRAY.to(ArrayChoice::removed), places));
     }
 
     /**
@@ -126,12 +127,12 @@ final class LeaveOut {
      * from the check's place first.
      */
     private void moved(Way leftOut) {
-        List<Job.Corner> free = design.job().array().removed();
+        List<Corner> free = design.job().array().removed();
         int away = leftOut.modulesLost();
         if (!leftOut.clears() || free.isEmpty() || away <= 0) {
             return;
         }
-        List<Job.Corner> far = free.stream()
+        List<Corner> far = free.stream()
                 .filter(c -> !here(c))
                 .sorted(Comparator.comparingDouble(c -> -fromHere(c)))
                 .toList();
@@ -145,7 +146,7 @@ final class LeaveOut {
                     "move",
                     "Move " + back + " of the modules at " + placeWords()
                             + " to places left free elsewhere, and leave out " + (away - back) + " there",
-                    Tries.set(JobPaths.ARRAY.to(Job.ArrayChoice::removed), places));
+                    Tries.set(JobPaths.ARRAY.to(ArrayChoice::removed), places));
             if (way != null && way.clean()) {
                 tries.add(way);
                 return;
@@ -153,12 +154,12 @@ final class LeaveOut {
         }
     }
 
-    private boolean here(Job.Corner c) {
+    private boolean here(Corner c) {
         return check.place().kind() == Place.Kind.BAYS
                 && check.place().items().stream().anyMatch(i -> cell(i).covers(c.x().si(), c.y().si()));
     }
 
-    private double fromHere(Job.Corner c) {
+    private double fromHere(Corner c) {
         return check.place().kind() != Place.Kind.BAYS
                 ? 0
                 : check.place().items().stream()

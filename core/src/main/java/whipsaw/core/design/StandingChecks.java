@@ -6,7 +6,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.CoverPressure;
@@ -70,7 +70,7 @@ final class StandingChecks {
     }
 
     private static void attached(Design design, List<Check> checks) {
-        Job.Attachments asked = design.job().array().attachments();
+        ArrayChoice.Attachments asked = design.job().array().attachments();
         List<String> unknown = asked == null
                 ? List.of()
                 : asked.bays().stream()

@@ -9,7 +9,7 @@ import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.DeckSpan;
 import whipsaw.core.structure.RoofMembers;
@@ -80,7 +80,7 @@ final class StructureChecks {
 
     /** A set of national parameters may be withdrawn after a job chose it. */
     private static void national(Design design, CodeTables tables, List<Check> checks) {
-        if (design.job().site().code() instanceof Job.EnSite en
+        if (design.job().site().code() instanceof Site.EnSite en
                 && !en.national().isEmpty()
                 && !tables.has(en.national())) {
             checks.add(Check.stated(

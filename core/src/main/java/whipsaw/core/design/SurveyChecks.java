@@ -7,8 +7,11 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Site;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofFace;
@@ -96,7 +99,7 @@ final class SurveyChecks {
             return;
         }
         permitted(HoldDowns.of(job, "ballast"));
-        Job.Attachments attachments = job.array().attachments();
+        ArrayChoice.Attachments attachments = job.array().attachments();
         if (design.attached() == null) {
             return;
         }
@@ -106,7 +109,8 @@ final class SurveyChecks {
                     "How attachments are fixed",
                     "not said",
                     String.join(
-                            ", ", Shape.of(Job.Attachments.class).slot("kind").choices()),
+                            ", ",
+                            Shape.of(ArrayChoice.Attachments.class).slot("kind").choices()),
                     Verdict.NOT_ESTABLISHED,
                     "permitted by covering, age and deck",
                     "say under Array whether they are bonded, screwed or bolted");
@@ -171,7 +175,7 @@ final class SurveyChecks {
     /** Things that were measured from two edges and do not lie there any more. */
     private void offsets() {
         double allowed = SurveyRules.value("offset_agrees");
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (o.footprint().measured().isEmpty()) {
                 continue;
             }
@@ -297,11 +301,11 @@ final class SurveyChecks {
 
     /** The most open terrain of any sector decides. */
     private void terrain() {
-        boolean en = job.site().code() instanceof Job.EnSite;
+        boolean en = job.site().code() instanceof Site.EnSite;
         List<String> order = en ? EN_ROUGH_TO_OPEN : ASCE_ROUGH_TO_OPEN;
-        String used = job.site().code() instanceof Job.EnSite site
+        String used = job.site().code() instanceof Site.EnSite site
                 ? site.terrain()
-                : ((Job.AsceSite) job.site().code()).ground().exposure();
+                : ((Site.AsceSite) job.site().code()).ground().exposure();
         for (String sector : List.of("North", "East", "South", "West")) {
             String found = survey.text("terrain" + sector.charAt(0));
             if (found.isEmpty()) {

@@ -13,6 +13,10 @@ import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SiteSizeReport;
@@ -34,10 +38,10 @@ final class SurveyWays {
         List<Idea> ideas = new ArrayList<>();
         Job job = design.job();
         if (id.startsWith("survey.terrain-")) {
-            boolean en = job.site().code() instanceof Job.EnSite;
+            boolean en = job.site().code() instanceof Site.EnSite;
             Path<String> path = en
-                    ? JobPaths.EN.to(Job.EnSite::terrain)
-                    : JobPaths.ASCE.to(Job.AsceSite::ground).to(Job.Ground::exposure);
+                    ? JobPaths.EN.to(Site.EnSite::terrain)
+                    : JobPaths.ASCE.to(Site.AsceSite::ground).to(Site.Ground::exposure);
             ideas.add(new Idea(
                     (en ? "Terrain category " : "Exposure ") + check.demand() + " for wind",
                     List.of(Change.set(path, check.demand()))));
@@ -47,7 +51,7 @@ final class SurveyWays {
                     ideas.add(new Idea(
                             "Fall of the roof " + n.fall().typed() + ", as found in bay " + n.bay(),
                             List.of(Change.set(
-                                    JobPaths.ROOF.to(Job.Roof::slope), n.fall().typed()))));
+                                    JobPaths.ROOF.to(Roof::slope), n.fall().typed()))));
                 }
             }
         } else if (id.equals("survey.closes") && check.verdict() == Verdict.CLOSE && !check.isRatio()) {
@@ -72,7 +76,7 @@ final class SurveyWays {
         // a corner's turn is kept with the leg that ends there
         for (int leg = 0; leg < corners.size(); leg++) {
             double turn = Math.round(corners.get(leg).fitted() * 1000) / 1000.0;
-            changes.add(Change.set(JobPaths.TAPED.at(Job.Taped::legs, leg).to(Job.TapedLeg::turnDeg), turn));
+            changes.add(Change.set(JobPaths.TAPED.at(Outline.Taped::legs, leg).to(Outline.TapedLeg::turnDeg), turn));
             words.add(Show.number(Math.abs(turn), 2) + "°");
         }
         return new Idea("Corner angles as the fit found them: " + String.join(", ", words), changes);
@@ -91,7 +95,7 @@ final class SurveyWays {
             drawn.add(scaled(units, c, fixed, report.scale()));
         }
         changes.add(Change.set(JobPaths.OUTLINE, Map.of("kind", "drawn", "corners", drawn)));
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             Map<String, Object> at = scaled(units, new Coordinate(o.x().si(), o.y().si()), fixed, report.scale());
             Path<Footprint> thing = JobPaths.footprint(o.id());
             changes.add(Change.set(thing.to(Footprint::x), at.get("x")));
@@ -113,11 +117,11 @@ final class SurveyWays {
 
     /** With a tape for every edge: their lengths, corners turning as drawn, and the tapes across to fit them. */
     private static void byTapes(Design design, List<Coordinate> corners, List<Idea> ideas) {
-        Job.SiteSizes sizes = design.job().roof().sizes();
+        Roof.SiteSizes sizes = design.job().roof().sizes();
         int n = corners.size();
         List<Object> legs = new ArrayList<>();
         List<Object> across = new ArrayList<>();
-        for (Job.TapedDiagonal t : sizes.tapes()) {
+        for (Outline.TapedDiagonal t : sizes.tapes()) {
             if (t.crosses(n)) {
                 across.add(Map.of(
                         "from", t.from(), "to", t.to(), "length", t.length().typed()));
@@ -126,7 +130,7 @@ final class SurveyWays {
         for (int i = 1; i <= n; i++) {
             int from = i;
             int to = i % n + 1;
-            Job.TapedDiagonal edge = sizes.tapes().stream()
+            Outline.TapedDiagonal edge = sizes.tapes().stream()
                     .filter(t -> Math.min(t.from(), t.to()) == Math.min(from, to)
                             && Math.max(t.from(), t.to()) == Math.max(from, to))
                     .findFirst()
@@ -147,7 +151,7 @@ final class SurveyWays {
     }
 
     /** The thing back where it was measured, or its place as it is without the measurement. */
-    private static void back(Design design, Job.Obstruction o, List<Idea> ideas) {
+    private static void back(Design design, Obstruction o, List<Idea> ideas) {
         UnitSystem units = design.job().project().units();
         Path<Footprint> path = JobPaths.footprint(o.id());
         try {

@@ -1,7 +1,7 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -54,7 +54,7 @@ final class AttachmentFigures {
         w.step("n_w", "by wind", "Σ n_i over " + a.groups().size() + " groups", String.valueOf(a.byWind()), "");
         AttachedArray.Quake q = a.quake();
         if (q != null) {
-            Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+            Site.AsceSite site = (Site.AsceSite) design.job().site().code();
             double sds = site.sds();
             w.step(
                             "F_p",

@@ -7,7 +7,8 @@ import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.circuit.StringLimits;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Electrical;
+import whipsaw.core.job.Site;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.run.Ampacity;
 import whipsaw.core.run.ConductorSizing;
@@ -203,7 +204,7 @@ final class CircuitFigures {
                                         + " without drifts",
                         "{p} / {weight}",
                         Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM()),
-                        design.job().site().code() instanceof Job.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",
+                        design.job().site().code() instanceof Site.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",
                         Term.computed(
                                 "p",
                                 "all snow there",
@@ -216,7 +217,7 @@ final class CircuitFigures {
     }
 
     static Working runSize(Design design, CodeTables tables) {
-        Job.AcRun run = design.job().electrical().run();
+        Electrical.AcRun run = design.job().electrical().run();
         ConductorSizing s = design.run().sizing();
         ConductorTables t = tables.conductors();
         String current = amps(design.run().current().currentA());

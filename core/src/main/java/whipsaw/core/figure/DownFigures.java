@@ -3,7 +3,7 @@ package whipsaw.core.figure;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -30,7 +30,7 @@ final class DownFigures {
         String area = Show.both(units, Dimension.AREA, EXAMPLE_M2);
         Working.Builder w = Working.of("wind.down", "Downward wind pressure", answer + " on " + area);
         DownWind.Made made = down.made();
-        boolean en = design.job().site().code() instanceof Job.EnSite;
+        boolean en = design.job().site().code() instanceof Site.EnSite;
         if (made != null && en) {
             w.step(
                     "w",

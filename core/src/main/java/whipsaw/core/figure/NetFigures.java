@@ -6,6 +6,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.NetPressure;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
@@ -24,7 +25,7 @@ final class NetFigures {
         UnitSystem units = job.project().units();
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
         var tray = job.array().tray();
-        boolean en = job.site().code() instanceof Job.EnSite;
+        boolean en = job.site().code() instanceof Site.EnSite;
         String q = en ? "q_p" : "q_h";
         String number = demand.module().number();
         return Working.of("uplift/" + number, "Wind uplift on module " + number, answer)

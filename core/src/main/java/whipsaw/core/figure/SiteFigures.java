@@ -5,7 +5,8 @@ import static whipsaw.core.units.Show.significant;
 import whipsaw.core.array.PairSpacing;
 import whipsaw.core.array.RowSpacing;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.site.PeakPressure;
 import whipsaw.core.site.Topography;
@@ -24,7 +25,7 @@ final class SiteFigures {
     private SiteFigures() {}
 
     static Working windPressure(Design design, CodeTables tables) {
-        Job.Site site = design.job().site();
+        Site site = design.job().site();
         UnitSystem units = design.job().project().units();
         if (design.site().wind() == null) {
             return Working.of("site.qh", "Wind pressure at roof height", "not established")
@@ -35,7 +36,7 @@ final class SiteFigures {
         if (design.site().wind() instanceof PeakPressure q) {
             Terms terms = Terms.of(
                     Term.byRule("z_e", "", "", "roof height and highest parapet"),
-                    Term.given("h_dis", "", "", ((Job.EnSite) site.code()).displacement()),
+                    Term.given("h_dis", "", "", ((Site.EnSite) site.code()).displacement()),
                     Term.given("v_b0", "", "", site.wind()));
             return Working.of("site.qh", "Peak velocity pressure at roof height", answer)
                     .steps(q.steps(terms, tables.en()))
@@ -62,7 +63,7 @@ final class SiteFigures {
         }
         return w.steps(q.steps(terms, tables.wind()))
                 .note("The wind speed is a 3-second gust at strength level for risk category "
-                        + ((Job.AsceSite) site.code()).riskCategory()
+                        + ((Site.AsceSite) site.code()).riskCategory()
                         + "; there is no importance factor on wind.")
                 .build();
     }
@@ -105,7 +106,7 @@ final class SiteFigures {
         RowSpacing r = design.layout().spacing();
         RowSpacing.Input in = r.input();
         UnitSystem units = design.job().project().units();
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         String chosen = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
         if (design.layout().pairs() != null) {
             return valley(design, chosen);
@@ -168,7 +169,7 @@ final class SiteFigures {
     private static Working valley(Design design, String chosen) {
         PairSpacing p = design.layout().pairs();
         UnitSystem units = design.job().project().units();
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         Term half = Term.computed("c", "footprint of a face", Show.both(units, Dimension.PART_LENGTH, p.halfM()), null);
         Term rise = Term.computed("h", "rise of a face", Show.both(units, Dimension.PART_LENGTH, p.riseM()), null);
         Term valley = Term.data(

@@ -6,7 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.AsceSnow;
 import whipsaw.core.site.EnSnow;
@@ -150,7 +150,7 @@ final class SnowFigures {
     }
 
     private static void en(Working.Builder w, Design design, EnSnow snow, String answer, CodeTables tables) {
-        Job.CodeSite site = design.job().site().code();
+        Site.CodeSite site = design.job().site().code();
         UnitSystem units = design.job().project().units();
         w.step(
                         "μ_1",
@@ -186,7 +186,7 @@ final class SnowFigures {
     }
 
     private static void asce(Working.Builder w, Design design, AsceSnow snow, String answer, CodeTables tables) {
-        Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+        Site.AsceSite site = (Site.AsceSite) design.job().site().code();
         Term ground = Term.given("p_g", "ground snow load", psf(snow.input().groundPa()), site.snow());
         Term importance = Term.data(
                 "I_s",

@@ -1,7 +1,7 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.FootPressure;
@@ -25,7 +25,7 @@ final class StandingFigures {
             return null;
         }
         UnitSystem units = design.job().project().units();
-        Job.AsceSite site = (Job.AsceSite) design.job().site().code();
+        Site.AsceSite site = (Site.AsceSite) design.job().site().code();
         SeismicDisplacement d = s.displacement();
         String slides = Show.both(units, Dimension.ROOF_LENGTH, d.displacementM());
         Working.Builder w = Working.of("seismic.room", "Room to slide in an earthquake", slides + " to be clear")

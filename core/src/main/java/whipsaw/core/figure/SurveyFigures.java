@@ -2,7 +2,7 @@ package whipsaw.core.figure;
 
 import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.SiteSizeReport;
 import whipsaw.core.roof.SurveyReport;
@@ -83,7 +83,8 @@ final class SurveyFigures {
 
     static Working fit(Design design) {
         UnitSystem units = design.job().project().units();
-        SurveyReport report = SurveyReport.of((Job.Taped) design.job().roof().outline(), units);
+        SurveyReport report =
+                SurveyReport.of((Outline.Taped) design.job().roof().outline(), units);
         TapeFit fit = report.fit();
         TapeFit.Accuracy a = TapeFit.Accuracy.USUAL;
         String accuracy = Show.in(units, Dimension.PART_LENGTH, a.tapeM());

@@ -1,7 +1,9 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Roof;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofReserve;
@@ -73,7 +75,7 @@ final class TotalFigures {
     }
 
     static Working dc(Design design) {
-        Job.ArrayChoice array = design.job().array();
+        ArrayChoice array = design.job().array();
         String dc = Show.number(design.circuits().dcW() / 1000, 2) + " kW";
         int inStrings =
                 design.layout().modules().size() - design.circuits().leftOut().size();
@@ -311,7 +313,7 @@ final class TotalFigures {
     }
 
     private static void allowance(Working.Builder w, Design design, RoofReserve load) {
-        Job.Allowance allowance = design.job().roof().allowance();
+        Roof.Allowance allowance = design.job().roof().allowance();
         if (allowance == null) {
             w.note("The allowance is not known, so nothing is established.");
             return;

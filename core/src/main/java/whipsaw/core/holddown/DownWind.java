@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
@@ -70,7 +71,7 @@ public final class DownWind {
             return pitched(faces, engineer, tables);
         }
         Modules modules = modules(job, plan, site, layout, holdDown, tables);
-        if (job.site().code() instanceof Job.EnSite) {
+        if (job.site().code() instanceof Site.EnSite) {
             if (site.wind() == null) {
                 return new DownWind("the wind speed", null, null, modules, engineer);
             }
@@ -117,7 +118,7 @@ public final class DownWind {
     }
 
     private static String missing(Job job, CodeTables tables) {
-        Job.AsceSite site = (Job.AsceSite) job.site().code();
+        Site.AsceSite site = (Site.AsceSite) job.site().code();
         if (site.wind() == null) {
             return "the wind speed";
         }

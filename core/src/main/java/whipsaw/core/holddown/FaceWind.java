@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.LowSlopeZones;
@@ -57,12 +58,12 @@ public record FaceWind(
         // below it exposure B is taken as at this height: the safe one of two readings of Table 26.10-1
         double lowestB = Unit.FOOT.toSi(tables.zones().value("exposure_b_least_height_ft"));
         boolean sheltered =
-                ((Job.AsceSite) job.site().code()).ground().exposure().equals("B");
+                ((Site.AsceSite) job.site().code()).ground().exposure().equals("B");
         return SiteActions.velocity(job, sheltered ? lowestB : VelocityPressure.LOWEST_HEIGHT_M, tables);
     }
 
     private static String missing(Job job, RoofPlan plan, CodeTables tables) {
-        if (!(job.site().code() instanceof Job.AsceSite site)) {
+        if (!(job.site().code() instanceof Site.AsceSite site)) {
             return "coefficients of pitched roofs in the EN family";
         }
         if (site.wind() == null) {

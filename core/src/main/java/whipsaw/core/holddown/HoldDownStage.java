@@ -8,6 +8,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.EdgeDistance;
@@ -46,7 +47,7 @@ public final class HoldDownStage {
                 job.array().tray().mostBlocks(),
                 job.roof().slope().si(),
                 tables.wind().loadFactors(method.loadMethod()));
-        Job.Attachments attachments = job.array().attachments();
+        ArrayChoice.Attachments attachments = job.array().attachments();
         this.attached = attachments == null ? hold : hold.attachedAbove(attachments.mostBlocks());
         this.attachedBays = attachments == null
                 ? List.of()
@@ -58,7 +59,7 @@ public final class HoldDownStage {
 
     /** What holds a position: weight alone, or fewer blocks and attachments where the job asks for them. */
     private Ballast.Hold holdAt(double s, double t) {
-        Job.Attachments attachments = job.array().attachments();
+        ArrayChoice.Attachments attachments = job.array().attachments();
         if (attachments == null || attachments.bays().isEmpty()) {
             return attached;
         }

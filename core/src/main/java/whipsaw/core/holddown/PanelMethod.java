@@ -7,6 +7,7 @@ import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.EdgeDistance;
 import whipsaw.core.site.SiteActions;
@@ -30,7 +31,7 @@ abstract class PanelMethod {
     abstract String loadMethod();
 
     static PanelMethod of(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
-        boolean ownOnly = job.site().code() instanceof Job.AsceSite
+        boolean ownOnly = job.site().code() instanceof Site.AsceSite
                 && job.site().code().coefficients().isEmpty();
         return ownOnly
                 ? new ByAsce(job, plan, site, layout, tables)
@@ -38,7 +39,7 @@ abstract class PanelMethod {
     }
 
     private static String asce(Job job) {
-        return ((Job.AsceSite) job.site().code()).edition().strength() ? "LRFD" : "ASD";
+        return ((Site.AsceSite) job.site().code()).edition().strength() ? "LRFD" : "ASD";
     }
 
     /** Building and panel as 29.4.3 wants to know them, the area one module. */
@@ -87,7 +88,7 @@ abstract class PanelMethod {
         @Override
         List<String> missing() {
             List<String> missing = new ArrayList<>();
-            Job.AsceEdition edition = ((Job.AsceSite) job.site().code()).edition();
+            Site.AsceEdition edition = ((Site.AsceSite) job.site().code()).edition();
             if (site.wind() == null) {
                 missing.add("basic wind speed");
             }
@@ -175,7 +176,7 @@ abstract class PanelMethod {
             List<String> missing = new ArrayList<>();
             if (site.wind() == null) {
                 missing.add(
-                        job.site().code() instanceof Job.EnSite
+                        job.site().code() instanceof Site.EnSite
                                 ? "fundamental basic wind velocity"
                                 : "basic wind speed");
             }
@@ -184,7 +185,7 @@ abstract class PanelMethod {
             }
             boolean floored = !Double.isNaN(job.site().floorShare());
             if (floored
-                    && job.site().code() instanceof Job.AsceSite asce
+                    && job.site().code() instanceof Site.AsceSite asce
                     && !tables.editions().has(asce.edition(), EditionTable.Part.TILTED_ARRAY)) {
                 missing.add(EditionTable.Part.TILTED_ARRAY.missing(asce.edition()) + ", for the floor");
             }
@@ -204,7 +205,7 @@ abstract class PanelMethod {
 
         @Override
         String loadMethod() {
-            return job.site().code() instanceof Job.EnSite ? "EN_EQU" : asce(job);
+            return job.site().code() instanceof Site.EnSite ? "EN_EQU" : asce(job);
         }
     }
 }

@@ -1,6 +1,7 @@
 package whipsaw.core.holddown;
 
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.EnRoofPressure;
 import whipsaw.core.site.SiteActions;
@@ -63,12 +64,12 @@ public record UpliftFloor(double leastPa, double share, Own own) {
     }
 
     public static UpliftFloor of(Job job, RoofPlan plan, SiteActions site, CodeTables tables) {
-        Job.Site s = job.site();
+        Site s = job.site();
         Own own = null;
         if (!Double.isNaN(s.floorShare())
                 && site.wind() != null
                 && !s.code().coefficients().isEmpty()) {
-            own = s.code() instanceof Job.EnSite
+            own = s.code() instanceof Site.EnSite
                     ? new RoofSuction(
                             site.wind().pressurePa(),
                             plan.highestParapetM() / job.roof().height().si(),

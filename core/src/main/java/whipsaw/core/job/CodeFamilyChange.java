@@ -14,8 +14,8 @@ import whipsaw.core.schema.Slot;
  * new family get the values a new job has. Which inputs these are is declared with them.
  */
 public final class CodeFamilyChange {
-    private static final Shape<Job.Site> SITE = Shape.of(Job.Site.class);
-    private static final Shape<Job.CodeSite> CODE = Shape.of(Job.CodeSite.class);
+    private static final Shape<Site> SITE = Shape.of(Site.class);
+    private static final Shape<Site.CodeSite> CODE = Shape.of(Site.CodeSite.class);
 
     private CodeFamilyChange() {}
 
@@ -77,7 +77,7 @@ public final class CodeFamilyChange {
     private static String edition(Map<String, Object> document) {
         return document.get("site") instanceof Map<?, ?> site && site.get("edition") != null
                 ? String.valueOf(site.get("edition"))
-                : Job.AsceSite.EDITIONS.get(0);
+                : Site.AsceSite.EDITIONS.get(0);
     }
 
     private static String family(Map<String, Object> document) {

@@ -43,10 +43,10 @@ public record Footprint(
                         each = "Corner",
                         by = "",
                         fewest = 3,
-                        many = Job.MOST_CORNERS,
+                        many = Outline.MOST_CORNERS,
                         when = {"shape", "polygon"},
                         passed = true)
-                List<Job.Corner> corners,
+                List<Corner> corners,
         @Input(label = "From two edges", longest = 160, optional = true, help = "as 3.2 m from edge 3, 12' from east")
                 String measured)
         implements Ruled {

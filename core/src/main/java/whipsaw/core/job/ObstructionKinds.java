@@ -49,20 +49,20 @@ public final class ObstructionKinds {
         return List.copyOf(KINDS.keySet());
     }
 
-    public static Kind of(Job.Obstruction o) {
+    public static Kind of(Obstruction o) {
         return KINDS.get(o.kind());
     }
 
     /** Distance kept to modules: as stated, or by the rule of the kind. */
-    public static double clearM(Job.Obstruction o) {
+    public static double clearM(Obstruction o) {
         return o.clear() == null ? of(o).clearM() : o.clear().si();
     }
 
-    public static boolean shades(Job.Obstruction o) {
+    public static boolean shades(Obstruction o) {
         return o.conduct().shades() == null ? of(o).shades() : o.conduct().shades();
     }
 
-    public static boolean fragile(Job.Obstruction o) {
+    public static boolean fragile(Obstruction o) {
         return o.conduct().fragile() == null ? of(o).fragile() : o.conduct().fragile();
     }
 }

@@ -32,7 +32,7 @@ public sealed interface RoofForm permits RoofForm.Flat, RoofForm.Folded, RoofFor
      */
     @Kind("folded")
     record Folded(
-            @Input(label = "Edge the distances count from", least = 1, most = Job.MOST_CORNERS) int edge,
+            @Input(label = "Edge the distances count from", least = 1, most = Outline.MOST_CORNERS) int edge,
             @Input(label = "Level lines", each = "Level line", by = "", fewest = 2, many = MOST_FACES) List<Fold> folds)
             implements RoofForm, Ruled {
         public Folded {
@@ -82,8 +82,8 @@ public sealed interface RoofForm permits RoofForm.Flat, RoofForm.Folded, RoofFor
      * @param low height of its lowest corner above the lowest line of the roof
      */
     record DrawnFace(
-            @Input(label = "Corners", each = "Corner", by = "", fewest = 3, many = Job.MOST_CORNERS)
-                    List<Job.Corner> corners,
+            @Input(label = "Corners", each = "Corner", by = "", fewest = 3, many = Outline.MOST_CORNERS)
+                    List<Corner> corners,
             @Input(label = "Slope", dim = Dimension.ANGLE, least = 0.1, most = 75) Measure slope,
             @Input(label = "Water runs to", dim = Dimension.ANGLE, least = 0, most = 360) Measure fallsTo,
             @Input(label = "Lowest corner at", dim = Dimension.ROOF_LENGTH, least = 0, most = 60) Measure low) {

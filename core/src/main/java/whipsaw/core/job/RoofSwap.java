@@ -51,11 +51,11 @@ public final class RoofSwap {
                 swap.underlay(s.underlay()),
                 to.name(),
                 roofs);
-        Job.ArrayChoice a = job.array();
-        Job.Facing facing = a.facing() instanceof Job.ToEdge
-                ? new Job.ToAzimuth(UnitText.parse(Show.number(facingDeg, 2) + " deg", Quantity.ANGLE, null))
+        ArrayChoice a = job.array();
+        ArrayChoice.Facing facing = a.facing() instanceof ArrayChoice.ToEdge
+                ? new ArrayChoice.ToAzimuth(UnitText.parse(Show.number(facingDeg, 2) + " deg", Quantity.ANGLE, null))
                 : a.facing();
-        Job.ArrayChoice array = new Job.ArrayChoice(
+        ArrayChoice array = new ArrayChoice(
                 a.tray(),
                 a.module(),
                 a.block(),
@@ -70,15 +70,15 @@ public final class RoofSwap {
                 a.shiftAcross(),
                 List.of(),
                 a.attachments());
-        Job.AcRun run = job.electrical().run();
-        Job.Electrical e = job.electrical();
-        Job.Electrical electrical = new Job.Electrical(
+        Electrical.AcRun run = job.electrical().run();
+        Electrical e = job.electrical();
+        Electrical electrical = new Electrical(
                 e.inverter(),
                 e.place(),
                 e.dcAcMost(),
                 e.systemLimit(),
                 e.cellRiseC(),
-                new Job.AcRun(
+                new Electrical.AcRun(
                         run.points().stream().map(swap::corner).toList(),
                         run.legs(),
                         run.slackPct(),
@@ -110,9 +110,9 @@ public final class RoofSwap {
         return UnitText.parse(Show.number(m, 4) + " m", Quantity.LENGTH, null);
     }
 
-    private Job.Corner corner(Job.Corner c) {
+    private Corner corner(Corner c) {
         Measure[] at = at(c.x(), c.y());
-        return new Job.Corner(at[0], at[1]);
+        return new Corner(at[0], at[1]);
     }
 
     private Survey.Pin pin(Survey.Pin p) {

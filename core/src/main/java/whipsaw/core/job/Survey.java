@@ -293,5 +293,5 @@ public record Survey(
             @Input(label = "Name", longest = 60) String name,
             @Input(label = "Its corner 0,0 at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
             @Input(label = "Its corner 0,0 at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
-            @Input(label = "Roof", section = true) Job.Roof roof) {}
+            @Input(label = "Roof", section = true) Roof roof) {}
 }

@@ -96,8 +96,8 @@ public record SurveyQuestion(
     }
 
     /** Whether it is asked of a roof. */
-    public boolean asked(Job.Roof roof) {
-        boolean metal = Job.METAL.contains(roof.covering());
+    public boolean asked(Roof roof) {
+        boolean metal = Roof.METAL.contains(roof.covering());
         return switch (when) {
             case "metal" -> metal;
             case "membrane" -> !metal;

@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Unit;
@@ -128,7 +128,7 @@ public final class EdgeOffsets {
      *
      * @throws NoPlace when the edges are nearly parallel
      */
-    public static Coordinate place(List<Offset> offsets, Job.Obstruction thing, RoofPlan plan) {
+    public static Coordinate place(List<Offset> offsets, Obstruction thing, RoofPlan plan) {
         double[][] lines = new double[2][];
         for (int i = 0; i < 2; i++) {
             RoofPlan.Edge e = plan.edges().get(offsets.get(i).edge() - 1);
@@ -148,7 +148,7 @@ public final class EdgeOffsets {
     }
 
     /** Least distance along a direction from the lower left of the box to the thing. */
-    private static double nearest(Job.Obstruction thing, double nx, double ny) {
+    private static double nearest(Obstruction thing, double nx, double ny) {
         double w = thing.width().si();
         double d = thing.depth().si();
         if (thing.footprint().shape() == Footprint.Shape.CIRCLE) {

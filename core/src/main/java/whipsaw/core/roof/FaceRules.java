@@ -7,8 +7,8 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import org.locationtech.jts.operation.union.UnaryUnionOp;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Problem;
@@ -39,8 +39,7 @@ final class FaceRules {
         this.problems = problems;
     }
 
-    static void check(
-            Job.Roof roof, List<RoofPlan.Edge> edges, Polygon outline, UnitSystem units, List<Problem> problems) {
+    static void check(Roof roof, List<RoofPlan.Edge> edges, Polygon outline, UnitSystem units, List<Problem> problems) {
         FaceRules rules = new FaceRules(edges, outline, units, problems);
         RoofForm form = roof.fabric().form();
         if (form instanceof RoofForm.Folded folded) {

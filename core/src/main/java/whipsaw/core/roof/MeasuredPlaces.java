@@ -10,6 +10,7 @@ import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Footprint;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.schema.Path;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -21,12 +22,12 @@ public final class MeasuredPlaces {
 
     /** Changes that put things back to the distances measured for them, where a change of size moved their sides. */
     public static List<Change> follow(Job before, Job after) {
-        Map<String, Job.Obstruction> old = before.roof().obstructions().stream()
-                .collect(Collectors.toMap(Job.Obstruction::id, Function.identity(), (a, b) -> a));
+        Map<String, Obstruction> old = before.roof().obstructions().stream()
+                .collect(Collectors.toMap(Obstruction::id, Function.identity(), (a, b) -> a));
         List<Change> changes = new ArrayList<>();
         RoofPlan plan = null;
-        for (Job.Obstruction o : after.roof().obstructions()) {
-            Job.Obstruction was = old.get(o.id());
+        for (Obstruction o : after.roof().obstructions()) {
+            Obstruction was = old.get(o.id());
             boolean sized = was != null
                     && !o.footprint().measured().isEmpty()
                     && o.footprint().measured().equals(was.footprint().measured())
@@ -41,14 +42,14 @@ public final class MeasuredPlaces {
         return changes;
     }
 
-    private static boolean sameSize(Job.Obstruction a, Job.Obstruction b) {
+    private static boolean sameSize(Obstruction a, Obstruction b) {
         return a.width().si() == b.width().si()
                 && a.depth().si() == b.depth().si()
                 && a.footprint().shape() == b.footprint().shape()
                 && a.footprint().corners().equals(b.footprint().corners());
     }
 
-    private static void back(Job.Obstruction o, RoofPlan plan, Job job, List<Change> changes) {
+    private static void back(Obstruction o, RoofPlan plan, Job job, List<Change> changes) {
         Unit unit = Dimension.ROOF_LENGTH.unit(job.project().units());
         try {
             Coordinate at = EdgeOffsets.place(EdgeOffsets.read(o.footprint().measured(), plan, unit), o, plan);

@@ -11,8 +11,10 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.prep.PreparedGeometry;
 import org.locationtech.jts.geom.prep.PreparedGeometryFactory;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
@@ -27,13 +29,13 @@ public final class OutlineRules {
     private OutlineRules() {}
 
     /** All problems of a roof; empty when it can be used. */
-    public static List<Problem> check(Job.Roof roof, UnitSystem units) {
+    public static List<Problem> check(Roof roof, UnitSystem units) {
         List<Problem> problems = new ArrayList<>();
-        if (roof.outline() instanceof Job.Taped taped) {
+        if (roof.outline() instanceof Outline.Taped taped) {
             List<TapeSlips.Slip> slips = TapeSlips.of(taped, units);
             for (TapeSlips.Slip slip : slips) {
                 problems.add(Problem.at(
-                        JobPaths.TAPED.to(Job.Taped::legs),
+                        JobPaths.TAPED.to(Outline.Taped::legs),
                         "corner " + slip.corner(),
                         "does not go together. " + slip.words()));
             }
@@ -45,16 +47,18 @@ public final class OutlineRules {
         Traverse tape = shape.tape();
         if (tape != null && tape.closureM() * OutlineShape.WORST_CLOSURE > tape.perimeterM()) {
             problems.add(Problem.at(
-                    JobPaths.TAPED.to(Job.Taped::legs),
+                    JobPaths.TAPED.to(Outline.Taped::legs),
                     Show.both(units, Dimension.ROOF_LENGTH, tape.closureM()),
                     "is the closing gap, more than 1 in "
                             + Show.number(OutlineShape.WORST_CLOSURE, 0)
                             + " of the perimeter: an edge or a turn is missing or wrong"));
             return problems;
         }
-        if (roof.outline() instanceof Job.Taped taped && taped.closing() == Job.Closing.FIT && shape.fit() == null) {
+        if (roof.outline() instanceof Outline.Taped taped
+                && taped.closing() == Outline.Closing.FIT
+                && shape.fit() == null) {
             problems.add(Problem.at(
-                    JobPaths.TAPED.to(Job.Taped::closing),
+                    JobPaths.TAPED.to(Outline.Taped::closing),
                     "best fit",
                     taped.legs().size() > TapeFit.MOST_LEGS
                             ? "takes a walk of up to " + TapeFit.MOST_LEGS + " edges, and this one has "
@@ -113,11 +117,11 @@ public final class OutlineRules {
         return null;
     }
 
-    private static void parapets(Job.Roof roof, int edges, List<Problem> problems) {
+    private static void parapets(Roof roof, int edges, List<Problem> problems) {
         Set<Integer> seen = new HashSet<>();
         for (int i = 0; i < roof.parapets().size(); i++) {
             int edge = roof.parapets().get(i).edge();
-            Path<Integer> path = JobPaths.ROOF.at(Job.Roof::parapets, i).to(Job.Parapet::edge);
+            Path<Integer> path = JobPaths.ROOF.at(Roof::parapets, i).to(Roof.Parapet::edge);
             if (edge > edges) {
                 problems.add(Problem.at(path, edge, "is not there: the outline has edges 1 to " + edges));
             } else if (!seen.add(edge)) {
@@ -126,20 +130,20 @@ public final class OutlineRules {
         }
     }
 
-    private static void obstructions(Job.Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
+    private static void obstructions(Roof roof, Polygon outline, UnitSystem units, List<Problem> problems) {
         Set<String> ids = new HashSet<>();
         PreparedGeometry tolerant = PreparedGeometryFactory.prepare(outline.buffer(TOUCH_M));
         for (int i = 0; i < roof.obstructions().size(); i++) {
-            Job.Obstruction o = roof.obstructions().get(i);
-            Path<Job.Obstruction> thing = JobPaths.ROOF.at(Job.Roof::obstructions, i);
+            Obstruction o = roof.obstructions().get(i);
+            Path<Obstruction> thing = JobPaths.ROOF.at(Roof::obstructions, i);
             if (!ids.add(o.id())) {
-                problems.add(Problem.at(
-                        thing.to(Job.Obstruction::id), o.id(), "is used twice: give each obstruction its own"));
+                problems.add(
+                        Problem.at(thing.to(Obstruction::id), o.id(), "is used twice: give each obstruction its own"));
             }
             if (!tolerant.covers(RoofPlan.footprint(o))) {
                 Envelope box = outline.getEnvelopeInternal();
                 problems.add(new Problem(
-                        thing.to(Job.Obstruction::footprint).to(Footprint::x).toString(),
+                        thing.to(Obstruction::footprint).to(Footprint::x).toString(),
                         o.name(),
                         o.x().typed() + ", " + o.y().typed(),
                         "does not lie wholly on the roof, which spans x "

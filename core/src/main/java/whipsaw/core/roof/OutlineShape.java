@@ -3,7 +3,8 @@ package whipsaw.core.roof;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 
 /**
  * Corners of the building's outer edge. A tape survey is closed by least squares or by the compass rule; one of the
@@ -18,8 +19,8 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
 
     private static final double PARALLEL = 1e-6;
 
-    static OutlineShape of(Job.Roof roof) {
-        if (roof.outline() instanceof Job.Drawn drawn) {
+    static OutlineShape of(Roof roof) {
+        if (roof.outline() instanceof Outline.Drawn drawn) {
             return new OutlineShape(
                     drawn.corners().stream()
                             .map(c -> new Coordinate(c.x().si(), c.y().si()))
@@ -27,14 +28,14 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
                     null,
                     null);
         }
-        Job.Taped taped = (Job.Taped) roof.outline();
+        Outline.Taped taped = (Outline.Taped) roof.outline();
         Traverse tape = Traverse.of(
                 taped.legs().stream()
                         .map(l -> new Traverse.Leg(l.length().si(), l.turnDeg()))
                         .toList(),
                 true);
         List<Coordinate> corners = new ArrayList<>();
-        boolean fits = taped.closing() == Job.Closing.FIT && tape.closureM() * WORST_CLOSURE <= tape.perimeterM();
+        boolean fits = taped.closing() == Outline.Closing.FIT && tape.closureM() * WORST_CLOSURE <= tape.perimeterM();
         TapeFit fit = fits ? TapeFit.of(legs(taped), checks(taped), TapeFit.Accuracy.USUAL) : null;
         for (Coordinate c : fit == null ? tape.vertices() : fit.vertices()) {
             // a walk with right turns starts up the sheet, so that the roof lies above and right of
@@ -44,27 +45,27 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
         return new OutlineShape(taped.insideFace() ? grown(corners, roof) : corners, tape, fit);
     }
 
-    static List<TapeFit.Leg> legs(Job.Taped taped) {
+    static List<TapeFit.Leg> legs(Outline.Taped taped) {
         return taped.legs().stream()
                 .map(l -> new TapeFit.Leg(l.length().si(), l.turnDeg(), l.measured()))
                 .toList();
     }
 
     /** What was taped besides the walk: diagonals, then offsets. */
-    static List<TapeFit.Check> checks(Job.Taped taped) {
+    static List<TapeFit.Check> checks(Outline.Taped taped) {
         List<TapeFit.Check> checks = new ArrayList<>();
-        for (Job.TapedDiagonal d : taped.diagonals()) {
+        for (Outline.TapedDiagonal d : taped.diagonals()) {
             checks.add(new TapeFit.Diagonal(d.from() - 1, d.to() - 1, d.length().si()));
         }
-        for (Job.TapedOffset o : taped.offsets()) {
+        for (Outline.TapedOffset o : taped.offsets()) {
             checks.add(new TapeFit.Offset(
                     o.corner() - 1, o.from() - 1, o.to() - 1, o.length().si()));
         }
         return checks;
     }
 
-    static Job.Parapet parapet(Job.Roof roof, int edge) {
-        for (Job.Parapet parapet : roof.parapets()) {
+    static Roof.Parapet parapet(Roof roof, int edge) {
+        for (Roof.Parapet parapet : roof.parapets()) {
             if (parapet.edge() == edge) {
                 return parapet;
             }
@@ -73,7 +74,7 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
     }
 
     /** Each edge moved out by its parapet's thickness; corners where the moved lines meet. */
-    private static List<Coordinate> grown(List<Coordinate> inner, Job.Roof roof) {
+    private static List<Coordinate> grown(List<Coordinate> inner, Roof roof) {
         int n = inner.size();
         double out = RoofPlan.signedArea(inner) > 0 ? 1 : -1;
         List<Coordinate> result = new ArrayList<>();
@@ -92,8 +93,8 @@ record OutlineShape(List<Coordinate> corners, Traverse tape, TapeFit fit) {
         return result;
     }
 
-    private static double thickness(Job.Roof roof, int edge) {
-        Job.Parapet parapet = parapet(roof, edge);
+    private static double thickness(Roof roof, int edge) {
+        Roof.Parapet parapet = parapet(roof, edge);
         return parapet == null ? 0 : parapet.thickness().si();
     }
 

@@ -11,7 +11,7 @@ import org.locationtech.jts.geom.LineSegment;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
 
 /**
@@ -41,7 +41,7 @@ public record RoofFaces(List<RoofFace> faces, List<FaceLine> lines) {
     }
 
     /** Of a roof whose form has passed {@link FaceRules}. */
-    static RoofFaces of(Job.Roof roof, List<RoofPlan.Edge> edges, Polygon outline) {
+    static RoofFaces of(Roof roof, List<RoofPlan.Edge> edges, Polygon outline) {
         List<RoofFace> faces = new ArrayList<>();
         if (roof.fabric().form() instanceof RoofForm.Folded folded) {
             folded(folded, edges.get(folded.edge() - 1), outline, faces);

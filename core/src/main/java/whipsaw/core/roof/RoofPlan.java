@@ -11,9 +11,12 @@ import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.operation.buffer.BufferOp;
 import org.locationtech.jts.operation.buffer.BufferParameters;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.Fabric;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Spacings;
 
@@ -32,7 +35,7 @@ import whipsaw.core.units.Spacings;
  * @param index edges by place
  */
 public record RoofPlan(
-        Job.Roof roof,
+        Roof roof,
         List<Edge> edges,
         Polygon outline,
         double longSideM,
@@ -102,10 +105,10 @@ public record RoofPlan(
 
     /** A bare rectangle of a height above ground, for single calculations. */
     public static RoofPlan bareRectangle(double xM, double yM, double heightM) {
-        List<Job.Corner> corners = List.of(corner(0, 0), corner(xM, 0), corner(xM, yM), corner(0, yM));
+        List<Corner> corners = List.of(corner(0, 0), corner(xM, 0), corner(xM, yM), corner(0, yM));
         Measure none = metres(0);
-        return of(new Job.Roof(
-                new Job.Drawn(corners),
+        return of(new Roof(
+                new Outline.Drawn(corners),
                 null,
                 none,
                 metres(heightM),
@@ -118,8 +121,8 @@ public record RoofPlan(
                 Fabric.PLAIN));
     }
 
-    private static Job.Corner corner(double x, double y) {
-        return new Job.Corner(metres(x), metres(y));
+    private static Corner corner(double x, double y) {
+        return new Corner(metres(x), metres(y));
     }
 
     private static Measure metres(double value) {
@@ -127,7 +130,7 @@ public record RoofPlan(
     }
 
     /** Builds the plan of a roof whose outline has passed {@link OutlineRules}. */
-    public static RoofPlan of(Job.Roof roof) {
+    public static RoofPlan of(Roof roof) {
         OutlineShape shape = OutlineShape.of(roof);
         List<Coordinate> corners = shape.corners();
         List<Edge> edges = edges(roof, corners);
@@ -151,13 +154,13 @@ public record RoofPlan(
                 new EdgeIndex(edges));
     }
 
-    static List<Edge> edges(Job.Roof roof, List<Coordinate> corners) {
+    static List<Edge> edges(Roof roof, List<Coordinate> corners) {
         boolean ccw = signedArea(corners) > 0;
         List<Edge> edges = new ArrayList<>();
         for (int i = 0; i < corners.size(); i++) {
             Coordinate a = corners.get(i);
             Coordinate b = corners.get((i + 1) % corners.size());
-            Job.Parapet parapet = OutlineShape.parapet(roof, i + 1);
+            Roof.Parapet parapet = OutlineShape.parapet(roof, i + 1);
             double side = (ccw ? 1 : -1) / a.distance(b);
             double height = parapet == null ? 0 : parapet.height().si();
             edges.add(new Edge(
@@ -192,16 +195,16 @@ public record RoofPlan(
     }
 
     /** What of the roof a thing covers; a circle by the regular polygon around it. */
-    public static Polygon footprint(Job.Obstruction o) {
+    public static Polygon footprint(Obstruction o) {
         return grown(o, 0);
     }
 
     /** What modules keep off: the footprint with the clear distance around it, square at its corners. */
-    public static Polygon keptFree(Job.Obstruction o) {
+    public static Polygon keptFree(Obstruction o) {
         return grown(o, ObstructionKinds.clearM(o));
     }
 
-    private static Polygon grown(Job.Obstruction o, double by) {
+    private static Polygon grown(Obstruction o, double by) {
         double x = o.x().si();
         double y = o.y().si();
         double w = o.width().si();
@@ -227,7 +230,7 @@ public record RoofPlan(
         };
     }
 
-    private static List<Bay> bays(Job.Bays bays, Polygon outline) {
+    private static List<Bay> bays(Roof.Bays bays, Polygon outline) {
         if (bays == null) {
             return List.of();
         }

@@ -5,7 +5,8 @@ import java.util.Comparator;
 import java.util.List;
 import org.locationtech.jts.algorithm.Intersection;
 import org.locationtech.jts.geom.Coordinate;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 
 /**
  * Sizes taped on site beside the outline as it was drawn or traced.
@@ -25,7 +26,7 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
     /**
      * @param drawnM NaN where a corner of it is not on the drawing
      */
-    public record Line(Job.TapedDiagonal tape, double drawnM) {
+    public record Line(Outline.TapedDiagonal tape, double drawnM) {
         /** What the tape has more than the drawing. */
         public double moreM() {
             return tape.length().si() - drawnM;
@@ -48,15 +49,15 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
 
     /** Null where nothing was taped beside the outline. */
     public static SiteSizeReport of(RoofPlan plan) {
-        Job.SiteSizes sizes = plan.roof().sizes();
-        if (sizes == null || !(plan.roof().outline() instanceof Job.Drawn)) {
+        Roof.SiteSizes sizes = plan.roof().sizes();
+        if (sizes == null || !(plan.roof().outline() instanceof Outline.Drawn)) {
             return null;
         }
         List<Coordinate> corners = corners(plan, sizes.insideFace());
         List<Line> lines = new ArrayList<>();
         double both = 0;
         double drawn = 0;
-        for (Job.TapedDiagonal t : sizes.tapes()) {
+        for (Outline.TapedDiagonal t : sizes.tapes()) {
             boolean there = Math.max(t.from(), t.to()) <= corners.size();
             double length = there ? corners.get(t.from() - 1).distance(corners.get(t.to() - 1)) : Double.NaN;
             lines.add(new Line(t, length));
@@ -94,7 +95,7 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
         return new Coordinate(c.x - e.normalX() * e.parapetThicknessM(), c.y - e.normalY() * e.parapetThicknessM());
     }
 
-    private static List<Angle> angles(List<Job.TapedDiagonal> tapes, List<Coordinate> corners) {
+    private static List<Angle> angles(List<Outline.TapedDiagonal> tapes, List<Coordinate> corners) {
         List<Angle> angles = new ArrayList<>();
         int n = corners.size();
         for (int i = 1; i <= n; i++) {
@@ -116,7 +117,7 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
     }
 
     /** NaN where it was not taped. */
-    private static double taped(List<Job.TapedDiagonal> tapes, int from, int to) {
+    private static double taped(List<Outline.TapedDiagonal> tapes, int from, int to) {
         return tapes.stream()
                 .filter(t -> (t.from() == from && t.to() == to) || (t.from() == to && t.to() == from))
                 .mapToDouble(t -> t.length().si())

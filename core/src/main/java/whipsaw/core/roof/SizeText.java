@@ -5,7 +5,8 @@ import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
+import whipsaw.core.job.Roof;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Unit;
@@ -39,8 +40,8 @@ public final class SizeText {
      * @param corners of the outline
      * @param bare unit of a bare number
      */
-    public static List<Job.TapedDiagonal> read(String text, int corners, Unit bare) throws Unread {
-        List<Job.TapedDiagonal> tapes = new ArrayList<>();
+    public static List<Outline.TapedDiagonal> read(String text, int corners, Unit bare) throws Unread {
+        List<Outline.TapedDiagonal> tapes = new ArrayList<>();
         for (String raw : text.split("[\\n;]")) {
             String line = raw.strip();
             if (line.isEmpty()) {
@@ -66,7 +67,7 @@ public final class SizeText {
         return tapes;
     }
 
-    private static Job.TapedDiagonal tape(String line, int from, int to, int corners, String length, Unit bare)
+    private static Outline.TapedDiagonal tape(String line, int from, int to, int corners, String length, Unit bare)
             throws Unread {
         if (from < 1 || to < 1 || from > corners || to > corners || from == to) {
             throw new Unread(line, "names no two corners of this roof: they are 1 to " + corners);
@@ -76,14 +77,14 @@ public final class SizeText {
             if (!(m.si() > 0)) {
                 throw new Unread(line, "has no length: for example 12.4 m");
             }
-            return new Job.TapedDiagonal(from, to, m);
+            return new Outline.TapedDiagonal(from, to, m);
         } catch (UnitTextException e) {
             throw new Unread(line, e.getMessage() + ", for example 12.4 m");
         }
     }
 
     /** As it would be typed. */
-    public static String write(Job.SiteSizes sizes) {
+    public static String write(Roof.SiteSizes sizes) {
         return sizes == null
                 ? ""
                 : sizes.tapes().stream()

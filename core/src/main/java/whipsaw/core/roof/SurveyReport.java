@@ -3,7 +3,7 @@ package whipsaw.core.roof;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -35,7 +35,7 @@ public record SurveyReport(
     }
 
     /** Null when the survey has fewer than three edges, is too far from closing or cannot be fitted. */
-    public static SurveyReport of(Job.Taped taped, UnitSystem units) {
+    public static SurveyReport of(Outline.Taped taped, UnitSystem units) {
         if (taped.legs().size() < 3) {
             return null;
         }

@@ -3,7 +3,7 @@ package whipsaw.core.roof;
 import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -22,17 +22,17 @@ public final class TapeSlips {
      */
     public record Slip(String words, int corner) {}
 
-    public static List<Slip> of(Job.Taped taped, UnitSystem units) {
+    public static List<Slip> of(Outline.Taped taped, UnitSystem units) {
         List<Slip> slips = new ArrayList<>();
-        List<Job.TapedLeg> legs = taped.legs();
+        List<Outline.TapedLeg> legs = taped.legs();
         if (legs.size() > 2) {
             turns(legs, units, slips);
-            for (Job.TapedDiagonal d : taped.diagonals()) {
+            for (Outline.TapedDiagonal d : taped.diagonals()) {
                 if (d.crosses(legs.size())) {
                     diagonal(legs, d, units, slips);
                 }
             }
-            for (Job.TapedOffset o : taped.offsets()) {
+            for (Outline.TapedOffset o : taped.offsets()) {
                 if (o.names(legs.size())) {
                     offset(legs, o, units, slips);
                 }
@@ -42,8 +42,8 @@ public final class TapeSlips {
     }
 
     /** When the turns make no full circle: the one turn that, called to the other side, closes the walk best. */
-    private static void turns(List<Job.TapedLeg> legs, UnitSystem units, List<Slip> slips) {
-        double sum = legs.stream().mapToDouble(Job.TapedLeg::turnDeg).sum();
+    private static void turns(List<Outline.TapedLeg> legs, UnitSystem units, List<Slip> slips) {
+        double sum = legs.stream().mapToDouble(Outline.TapedLeg::turnDeg).sum();
         if (Math.abs(Math.abs(sum) - FULL_DEG) <= TURNS_AGREE_DEG) {
             return;
         }
@@ -71,7 +71,7 @@ public final class TapeSlips {
         }
     }
 
-    private static Traverse walk(List<Job.TapedLeg> legs, int flipped) {
+    private static Traverse walk(List<Outline.TapedLeg> legs, int flipped) {
         List<Traverse.Leg> walk = new ArrayList<>();
         for (int i = 0; i < legs.size(); i++) {
             double turn = legs.get(i).turnDeg();
@@ -81,7 +81,8 @@ public final class TapeSlips {
     }
 
     /** A tape across is never longer than the edges either way round, nor shorter than one of them less the others. */
-    private static void diagonal(List<Job.TapedLeg> legs, Job.TapedDiagonal d, UnitSystem units, List<Slip> slips) {
+    private static void diagonal(
+            List<Outline.TapedLeg> legs, Outline.TapedDiagonal d, UnitSystem units, List<Slip> slips) {
         int n = legs.size();
         int from = Math.min(d.from(), d.to()) - 1;
         int to = Math.max(d.from(), d.to()) - 1;
@@ -114,7 +115,7 @@ public final class TapeSlips {
     }
 
     /** A corner is never farther off a line than it is from either end of it along the edges. */
-    private static void offset(List<Job.TapedLeg> legs, Job.TapedOffset o, UnitSystem units, List<Slip> slips) {
+    private static void offset(List<Outline.TapedLeg> legs, Outline.TapedOffset o, UnitSystem units, List<Slip> slips) {
         double most = Math.min(along(legs, o.corner(), o.from()), along(legs, o.corner(), o.to()));
         if (o.length().si() > most * SLACK) {
             slips.add(new Slip(
@@ -128,7 +129,7 @@ public final class TapeSlips {
     }
 
     /** The shorter way along the edges between two corners, counted from 1. */
-    private static double along(List<Job.TapedLeg> legs, int a, int b) {
+    private static double along(List<Outline.TapedLeg> legs, int a, int b) {
         double way = 0;
         double round = 0;
         for (int i = 1; i <= legs.size(); i++) {

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
@@ -38,15 +38,15 @@ public final class TapeText {
      * @param taped as it would be closed by best fit, outer face
      * @param problems one per line that cannot be read, with the line number in the path
      */
-    public record Reading(Job.Taped taped, List<Problem> problems) {}
+    public record Reading(Outline.Taped taped, List<Problem> problems) {}
 
     /**
      * @param bare unit of a bare number
      */
     public static Reading read(String text, Unit bare) {
-        List<Job.TapedLeg> legs = new ArrayList<>();
-        List<Job.TapedDiagonal> diagonals = new ArrayList<>();
-        List<Job.TapedOffset> offsets = new ArrayList<>();
+        List<Outline.TapedLeg> legs = new ArrayList<>();
+        List<Outline.TapedDiagonal> diagonals = new ArrayList<>();
+        List<Outline.TapedOffset> offsets = new ArrayList<>();
         List<Problem> problems = new ArrayList<>();
         String[] lines = text.split("\\R");
         for (int i = 0; i < lines.length; i++) {
@@ -58,7 +58,7 @@ public final class TapeText {
             if (across.matches()) {
                 Measure length = across(across.group(3), i, line, bare, problems);
                 if (length != null) {
-                    diagonals.add(new Job.TapedDiagonal(number(across, 1), number(across, 2), length));
+                    diagonals.add(new Outline.TapedDiagonal(number(across, 1), number(across, 2), length));
                 }
                 continue;
             }
@@ -66,7 +66,7 @@ public final class TapeText {
             if (off.matches()) {
                 Measure length = across(off.group(4), i, line, bare, problems);
                 if (length != null) {
-                    offsets.add(new Job.TapedOffset(number(off, 1), number(off, 2), number(off, 3), length));
+                    offsets.add(new Outline.TapedOffset(number(off, 1), number(off, 2), number(off, 3), length));
                 }
                 continue;
             }
@@ -88,7 +88,7 @@ public final class TapeText {
                     problems.add(problem(i, line, "has a turn outside 0 to 180 deg"));
                 } else {
                     boolean left = Character.toLowerCase(m.group(2).charAt(0)) == 'l';
-                    legs.add(new Job.TapedLeg(length, left ? angle : -angle, m.group(3) != null));
+                    legs.add(new Outline.TapedLeg(length, left ? angle : -angle, m.group(3) != null));
                 }
             } catch (UnitTextException e) {
                 problems.add(problem(i, line, e.getMessage()));
@@ -96,7 +96,7 @@ public final class TapeText {
                 problems.add(problem(i, line, "has an angle that is no number"));
             }
         }
-        return new Reading(new Job.Taped(false, Job.Closing.FIT, legs, diagonals, offsets), problems);
+        return new Reading(new Outline.Taped(false, Outline.Closing.FIT, legs, diagonals, offsets), problems);
     }
 
     /** Length of a tape besides the walk; null when it cannot be read. */
@@ -122,9 +122,9 @@ public final class TapeText {
     }
 
     /** The survey as it would be called out, for editing it again. */
-    public static String write(Job.Taped taped) {
+    public static String write(Outline.Taped taped) {
         StringBuilder text = new StringBuilder();
-        for (Job.TapedLeg leg : taped.legs()) {
+        for (Outline.TapedLeg leg : taped.legs()) {
             double angle = Math.abs(leg.turnDeg());
             text.append(leg.length().typed())
                     .append(", ")
@@ -132,7 +132,7 @@ public final class TapeText {
                     .append(leg.measured() || angle != 90 ? " " + Show.number(angle, 4) : "")
                     .append('\n');
         }
-        for (Job.TapedDiagonal d : taped.diagonals()) {
+        for (Outline.TapedDiagonal d : taped.diagonals()) {
             text.append("diagonal ")
                     .append(d.from())
                     .append('-')
@@ -141,7 +141,7 @@ public final class TapeText {
                     .append(d.length().typed())
                     .append('\n');
         }
-        for (Job.TapedOffset o : taped.offsets()) {
+        for (Outline.TapedOffset o : taped.offsets()) {
             text.append("offset ")
                     .append(o.corner())
                     .append(" from ")

@@ -6,7 +6,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Quantity;
@@ -64,7 +64,7 @@ public record ThingLine(String name, String kind, List<Measure> sizes, String me
     }
 
     /** A thing as such a line without its place: its name and its sizes as typed; of a circle the diameter alone. */
-    public static String of(Job.Obstruction o) {
+    public static String of(Obstruction o) {
         List<Measure> sizes = o.footprint().shape() == Footprint.Shape.CIRCLE
                 ? List.of(o.width())
                 : List.of(o.width(), o.depth(), o.height());

@@ -2,6 +2,8 @@ package whipsaw.core.run;
 
 import java.util.List;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.job.Corner;
+import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Unit;
@@ -31,9 +33,9 @@ public record AcRun(
     public static final int MOST_SETS = 8;
 
     public static AcRun of(Job job, Circuits circuits, CodeTables tables) {
-        Job.AcRun run = job.electrical().run();
+        Electrical.AcRun run = job.electrical().run();
         double plan = 0;
-        List<Job.Corner> points = run.points();
+        List<Corner> points = run.points();
         for (int i = 1; i < points.size(); i++) {
             plan += Math.hypot(
                     points.get(i).x().si() - points.get(i - 1).x().si(),

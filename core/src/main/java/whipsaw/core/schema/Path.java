@@ -10,7 +10,7 @@ import java.util.function.Function;
 
 /**
  * The way from a document to one of its inputs, written with the accessors of the records on the way, so that the
- * compiler knows it: {@code Path.of(Job.class).to(Job::site).to(Job.Site::leastUplift)} is
+ * compiler knows it: {@code Path.of(Job.class).to(Job::site).to(Site::leastUplift)} is
  * {@code $.site.leastUplift} in documents.
  *
  * @param <T> what lies there

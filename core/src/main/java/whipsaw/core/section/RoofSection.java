@@ -10,7 +10,7 @@ import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.roof.RoofPlan;
 
@@ -118,7 +118,7 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
                         e.parapetHeightM());
             }
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             Coordinate[] ring = RoofPlan.footprint(o).convexHull().getCoordinates();
             Coordinate[] corners = Arrays.copyOf(ring, ring.length - 1);
             add(

@@ -8,7 +8,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.Together;
@@ -35,7 +35,7 @@ public final class RoofShadows {
                 parts.add(swept(design, e.parapet(), e.parapetHeightM() * reach, away));
             }
         }
-        for (Job.Obstruction o : design.job().roof().obstructions()) {
+        for (Obstruction o : design.job().roof().obstructions()) {
             if (!ObstructionKinds.shades(o)) {
                 continue;
             }

@@ -1,6 +1,7 @@
 package whipsaw.core.site;
 
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
@@ -20,10 +21,10 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
     public static SiteActions of(Job job, RoofPlan plan, CodeTables tables) {
         SnowLoad snow = snow(job, plan, tables);
         SnowDrifts drifts = snow == null || !job.roof().fabric().flat() ? null : SnowDrifts.of(job, plan, snow, tables);
-        if (job.site().code() instanceof Job.EnSite en) {
+        if (job.site().code() instanceof Site.EnSite en) {
             return new SiteActions(peak(job, en, plan, tables), null, EnZones.of(plan), snow, drifts);
         }
-        Job.AsceSite asce = (Job.AsceSite) job.site().code();
+        Site.AsceSite asce = (Site.AsceSite) job.site().code();
         return new SiteActions(
                 velocity(job, VelocityPressure.LOWEST_HEIGHT_M, tables),
                 Topography.of(asce.ground(), job.roof().height().si(), tables),
@@ -38,7 +39,7 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
      * @param lowestHeightM of the profile
      */
     public static VelocityPressure velocity(Job job, double lowestHeightM, CodeTables tables) {
-        Job.AsceSite site = (Job.AsceSite) job.site().code();
+        Site.AsceSite site = (Site.AsceSite) job.site().code();
         if (site.wind() == null) {
             return null;
         }
@@ -55,11 +56,11 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
         return VelocityPressure.of(input, tables.wind());
     }
 
-    private static PeakPressure peak(Job job, Job.EnSite site, RoofPlan plan, CodeTables tables) {
+    private static PeakPressure peak(Job job, Site.EnSite site, RoofPlan plan, CodeTables tables) {
         if (site.wind() == null) {
             return null;
         }
-        Job.WindFactors factors = site.factors();
+        Site.WindFactors factors = site.factors();
         PeakPressure.Input input = new PeakPressure.Input(
                 site.wind().si(),
                 job.roof().height().si() + plan.highestParapetM(),
@@ -83,11 +84,11 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
             return null;
         }
         double slope = job.roof().slope().si();
-        if (job.site().code() instanceof Job.EnSite site) {
+        if (job.site().code() instanceof Site.EnSite site) {
             return EnSnow.of(
                     new EnSnow.Input(ground.si(), slope, site.snowExposure(), site.snowThermal(), false), tables.en());
         }
-        Job.AsceSite site = (Job.AsceSite) job.site().code();
+        Site.AsceSite site = (Site.AsceSite) job.site().code();
         if (!tables.editions().has(site.edition(), EditionTable.Part.SNOW)) {
             return ground.si() == 0 ? new GivenSnow(0) : null;
         }

@@ -6,6 +6,8 @@ import org.locationtech.jts.algorithm.Distance;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Measure;
@@ -79,7 +81,7 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
             }
         }
         double needsNone = Unit.FOOT.toSi(tables.drift().value("side_needs_none_ft"));
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             Polygon shape = RoofPlan.footprint(o);
             double side = Math.max(
                     shape.getEnvelopeInternal().getWidth(),
@@ -102,7 +104,7 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
 
     /** Length of roof the snow that drifts against plant and rows comes from, l_u of 7.7: as an engineer gives it, or the longer side. */
     public static double fetchM(Job job, RoofPlan plan) {
-        Measure given = job.site().code() instanceof Job.AsceSite asce ? asce.snowFetch() : null;
+        Measure given = job.site().code() instanceof Site.AsceSite asce ? asce.snowFetch() : null;
         return given == null ? plan.longSideM() : given.si();
     }
 

@@ -4,7 +4,7 @@ import static whipsaw.core.units.Show.significant;
 
 import java.util.List;
 import java.util.Map;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
@@ -25,7 +25,7 @@ import whipsaw.core.working.Term;
  * @param factor K_zt
  */
 public record Topography(
-        Job.Hill hill,
+        Site.Hill hill,
         String exposure,
         double heightM,
         double steepness,
@@ -36,8 +36,8 @@ public record Topography(
         double factor,
         CodeTable table) {
     /** Null without a hill. */
-    public static Topography of(Job.Ground ground, double heightM, CodeTables tables) {
-        Job.Hill hill = ground.hill();
+    public static Topography of(Site.Ground ground, double heightM, CodeTables tables) {
+        Site.Hill hill = ground.hill();
         if (hill == null) {
             return null;
         }
@@ -78,7 +78,7 @@ public record Topography(
     }
 
     /** The factor of a job: by its hill, else as typed. */
-    static double factor(Job.Ground ground, double heightM, CodeTables tables) {
+    static double factor(Site.Ground ground, double heightM, CodeTables tables) {
         Topography t = of(ground, heightM, tables);
         return t == null ? ground.kzt() : t.factor();
     }

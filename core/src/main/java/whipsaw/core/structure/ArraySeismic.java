@@ -5,6 +5,9 @@ import java.util.List;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
@@ -39,7 +42,7 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
 
     /** Null where the method is not asked for: other code families, no modules, roofs that take no trays. */
     public static ArraySeismic of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
-        if (!(job.site().code() instanceof Job.AsceSite site)
+        if (!(job.site().code() instanceof Site.AsceSite site)
                 || layout.modules().isEmpty()
                 || !job.roof().takesTrays()) {
             return null;
@@ -63,7 +66,7 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         RunIndex runs = new RunIndex(layout);
         for (RoofPlan.Edge e : plan.edges()) {
             double least = runs.distance(e.parapet()[3], e.parapet()[2]);
-            Job.Parapet parapet = job.roof().parapet(e.number());
+            Roof.Parapet parapet = job.roof().parapet(e.number());
             boolean high = e.parapetHeightM() >= Unit.INCH.toSi(t.value("curb_least_height_in")) - Limits.SLACK;
             boolean curb = parapet != null && parapet.curb() && high;
             String why = parapet == null
@@ -80,7 +83,7 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
                                     t.value("edge_open_displacements"),
                                     Unit.FOOT.toSi(t.value("edge_open_least_ft"))));
         }
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             double least = o.height().si() > 0
                     ? runs.distance(RoofPlan.footprint(o).getCoordinates())
                     : Double.POSITIVE_INFINITY;

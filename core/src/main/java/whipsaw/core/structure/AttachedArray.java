@@ -6,7 +6,9 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
@@ -26,7 +28,8 @@ import whipsaw.core.units.Limits;
  * @param quake seismic force; null where it is not asked for or not known
  * @param missing why the seismic force is not known; empty when it is or is not asked for
  */
-public record AttachedArray(Job.Attachments each, List<Group> groups, double pressN, Quake quake, String missing) {
+public record AttachedArray(
+        ArrayChoice.Attachments each, List<Group> groups, double pressN, Quake quake, String missing) {
     public AttachedArray {
         groups = List.copyOf(groups);
     }
@@ -79,18 +82,18 @@ public record AttachedArray(Job.Attachments each, List<Group> groups, double pre
             DownWind down,
             RoofLoads loads,
             CodeTables tables) {
-        Job.Attachments each = job.array().attachments();
+        ArrayChoice.Attachments each = job.array().attachments();
         if (each == null || !holdDown.established() || !job.roof().takesTrays()) {
             return null;
         }
-        boolean en = job.site().code() instanceof Job.EnSite;
+        boolean en = job.site().code() instanceof Site.EnSite;
         List<Group> groups =
                 groups(job, layout, holdDown, en ? null : tables.wind().loadFactors("ASD"));
         if (groups.isEmpty()) {
             return null;
         }
         double press = press(job, actions, layout, groups, down, tables);
-        if (!(job.site().code() instanceof Job.AsceSite site)) {
+        if (!(job.site().code() instanceof Site.AsceSite site)) {
             return new AttachedArray(each, groups, press, null, "");
         }
         String missing = "";
@@ -136,7 +139,7 @@ public record AttachedArray(Job.Attachments each, List<Group> groups, double pre
     }
 
     private static Group group(
-            Job.Attachments each, List<HoldDown.Position> group, int within, WindTables.LoadFactors factors) {
+            ArrayChoice.Attachments each, List<HoldDown.Position> group, int within, WindTables.LoadFactors factors) {
         double tension = 0;
         double shear = 0;
         for (HoldDown.Position p : group) {
@@ -176,7 +179,7 @@ public record AttachedArray(Job.Attachments each, List<Group> groups, double pre
         return p.shares().get(p.shares().size() - 1).module();
     }
 
-    private static Quake quake(Job.Attachments each, Job.AsceSite site, double weightN, CodeTables tables) {
+    private static Quake quake(ArrayChoice.Attachments each, Site.AsceSite site, double weightN, CodeTables tables) {
         double sds = site.sds();
         double ip = tables.seismic().value("component_importance_" + site.riskCategory());
         double ap = tables.seismic().value("attached_ap");

@@ -3,6 +3,7 @@ package whipsaw.core.structure;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
@@ -23,7 +24,7 @@ public record ExistingBuilding(double addedKg, double roofKg, boolean byEngineer
     /** Null where the rule is not asked for, nothing is placed or its weight is not established. */
     public static ExistingBuilding of(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown, RoofLoads loads) {
         boolean placed = loads.window() != null && holdDown.established();
-        if (!(job.site().code() instanceof Job.AsceSite) || !placed) {
+        if (!(job.site().code() instanceof Site.AsceSite) || !placed) {
             return null;
         }
         Structure s = job.roof().fabric().structure();

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.site.SnowDrifts;
@@ -40,7 +41,7 @@ public final class RowSnow {
         }
         SnowDrifts.Source profile = SnowDrifts.against(
                 "rows of modules", List.of(), layout.highEdgeM(), SnowDrifts.fetchM(job, plan), site.snow(), tables);
-        double least = job.site().code() instanceof Job.AsceSite
+        double least = job.site().code() instanceof Site.AsceSite
                 ? Unit.FOOT.toSi(tables.drift().value("side_needs_none_ft"))
                 : 0;
         List<Edge> edges = new ArrayList<>();

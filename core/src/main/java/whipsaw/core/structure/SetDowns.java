@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.structure.RoofMembers.Foot;
@@ -169,7 +170,7 @@ public final class SetDowns {
         if (!plan.outline().covers(place)) {
             return "the edge of the roof";
         }
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (RoofPlan.footprint(o).intersects(place)) {
                 return o.name();
             }

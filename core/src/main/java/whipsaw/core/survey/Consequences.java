@@ -7,6 +7,7 @@ import java.util.Locale;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofPlan;
@@ -184,7 +185,7 @@ public final class Consequences {
     /** Modules in the drift of an exhaust, and sources of dirt around. */
     private void soiling() {
         Soiling soiling = Soiling.of(job, layout);
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (o.conduct().exhaust() == null) {
                 continue;
             }

@@ -5,6 +5,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
@@ -18,7 +19,7 @@ public final class NoWalk {
     /** The area on the plan; empty when nothing is fragile. */
     public static Geometry of(Job job, RoofPlan plan) {
         List<Geometry> parts = new ArrayList<>();
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (ObstructionKinds.fragile(o)) {
                 parts.add(RoofPlan.footprint(o).buffer(SurveyRules.value("around_light"), 4));
             }

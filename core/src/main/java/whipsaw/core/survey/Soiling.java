@@ -6,6 +6,7 @@ import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 
 /**
  * Sources of dirt and where they lie from each module: exhausts of things on the roof, and the one the survey names,
@@ -45,7 +46,7 @@ public record Soiling(List<Source> sources) {
     public static Soiling of(Job job, ArrayLayout layout) {
         List<Source> sources = new ArrayList<>();
         double up = job.roof().upAzimuth().si();
-        for (Job.Obstruction o : job.roof().obstructions()) {
+        for (Obstruction o : job.roof().obstructions()) {
             if (o.conduct().exhaust() != null) {
                 sources.add(new Source(
                         o.id(),

@@ -7,7 +7,9 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.job.PinKinds;
+import whipsaw.core.job.Roof;
 import whipsaw.core.job.Survey;
 import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.units.Measure;
@@ -72,7 +74,7 @@ public record SurveySheet(List<Line> lines) {
         for (SurveyQuestion q : SurveyQuestion.all()) {
             if (q.asked(job.roof())
                     && !(q.stages().equals("C")
-                            && !Job.METAL.contains(job.roof().covering()))) {
+                            && !Roof.METAL.contains(job.roof().covering()))) {
                 lines.add(q.kind() == SurveyQuestion.Kind.PATH ? path(job, q) : answered(job, q));
             }
         }
@@ -101,10 +103,10 @@ public record SurveySheet(List<Line> lines) {
     }
 
     private static Line path(Job job, SurveyQuestion q) {
-        Job.Roof roof = job.roof();
+        Roof roof = job.roof();
         Survey survey = job.survey();
         return switch (q.id()) {
-            case "outline" -> roof.outline() instanceof Job.Taped taped
+            case "outline" -> roof.outline() instanceof Outline.Taped taped
                     ? new Line(
                             q,
                             taped.legs().stream().anyMatch(l -> l.length().assumed())

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 import whipsaw.core.working.DataStatus;
 
 /** All code tables, loaded once. {@code tables/index.csv} names each with its source and status. */
@@ -104,7 +105,7 @@ public final class CodeTables {
 
     /** The tables as a job reads them: with the national parameters it chose, where they are still there. */
     public CodeTables forJob(Job job) {
-        return job.site().code() instanceof Job.EnSite en && has(en.national())
+        return job.site().code() instanceof Site.EnSite en && has(en.national())
                 ? national.computeIfAbsent(en.national(), id -> NationalParameters.over(this, table(id)))
                 : this;
     }
@@ -115,7 +116,7 @@ public final class CodeTables {
         if (netCoefficients(job.site().code().coefficients()) != null) {
             used.add(table(job.site().code().coefficients()));
         }
-        if (job.site().code() instanceof Job.EnSite site) {
+        if (job.site().code() instanceof Site.EnSite site) {
             used.add(en.terrainTable());
             if (!Double.isNaN(job.site().floorShare())) {
                 used.add(en.roofTable());
@@ -129,7 +130,7 @@ public final class CodeTables {
             used.add(wind.exposureTable());
             used.add(editions.table());
             used.add(zones.table());
-            if (((Job.AsceSite) job.site().code()).ground().hill() != null) {
+            if (((Site.AsceSite) job.site().code()).ground().hill() != null) {
                 used.add(table("asce_topography"));
             }
             used.add(snow.table());
@@ -142,12 +143,12 @@ public final class CodeTables {
         used.add(loadWindow.table());
         used.add(dcVoltage.table());
         used.addAll(conductors.all());
-        if (job.roof().fabric().structure().members().isEmpty() && job.site().code() instanceof Job.AsceSite) {
+        if (job.roof().fabric().structure().members().isEmpty() && job.site().code() instanceof Site.AsceSite) {
             used.add(table("member_limits"));
         }
         if (!job.roof().fabric().structure().members().isEmpty()) {
             used.addAll(members.all());
-            if (job.site().code() instanceof Job.AsceSite) {
+            if (job.site().code() instanceof Site.AsceSite) {
                 used.addAll(panels.all());
             }
         }

@@ -1,6 +1,6 @@
 package whipsaw.core.table;
 
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
 
 /** Which figures of an edition of ASCE 7 are at hand, and which may be taken from the one before. */
 public final class EditionTable {
@@ -26,7 +26,7 @@ public final class EditionTable {
         }
 
         /** What is missing, for a reader. */
-        public String missing(Job.AsceEdition edition) {
+        public String missing(Site.AsceEdition edition) {
             return "figures of " + clause + " in the edition " + edition.name();
         }
     }
@@ -38,17 +38,17 @@ public final class EditionTable {
     }
 
     /** Whether a job of this edition has figures for a part: its own, or those of 7-16 where it takes them. */
-    public boolean has(Job.AsceEdition edition, Part part) {
+    public boolean has(Site.AsceEdition edition, Part part) {
         String from = from(edition, part);
         return from.equals("own") || (from.equals("7-16") && edition.olderFigures());
     }
 
     /** Whether a part rests on figures of the edition before. */
-    public boolean older(Job.AsceEdition edition, Part part) {
+    public boolean older(Site.AsceEdition edition, Part part) {
         return edition.olderFigures() && from(edition, part).equals("7-16");
     }
 
-    private String from(Job.AsceEdition edition, Part part) {
+    private String from(Site.AsceEdition edition, Part part) {
         return table.rows().stream()
                 .filter(r ->
                         r.get("edition").equals(edition.name()) && r.get("part").equals(part.key))

@@ -82,7 +82,7 @@ class DocumentsTest {
         Map<String, Object> settled = CodeFamilyChange.settled(before, changed("en"), "net_coefficients_fenmarsh");
         var reading = JobReader.read(settled, false);
         assertThat(reading.problems()).isEmpty();
-        Job.EnSite site = (Job.EnSite) reading.job().site().code();
+        Site.EnSite site = (Site.EnSite) reading.job().site().code();
         assertThat(site.wind()).isNull();
         assertThat(site.snow()).isNull();
         assertThat(site.terrain()).isEqualTo("II");
@@ -98,7 +98,7 @@ class DocumentsTest {
         Job returned = JobReader.read(CodeFamilyChange.settled(settled, back, "x"), false)
                 .job();
         assertThat(returned.site().wind()).isNull();
-        assertThat(((Job.AsceSite) returned.site().code()).ground().exposure()).isEqualTo("C");
+        assertThat(((Site.AsceSite) returned.site().code()).ground().exposure()).isEqualTo("C");
     }
 
     @Test

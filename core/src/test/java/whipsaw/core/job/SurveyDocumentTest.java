@@ -104,14 +104,14 @@ class SurveyDocumentTest {
                 "height",
                 "0.1 m"));
         Job job = read(patched(Jobs.document("paired-roof"), "set", "$.roof.obstructions", List.of(thing)));
-        Job.Obstruction light = job.roof().obstructions().get(0);
+        Obstruction light = job.roof().obstructions().get(0);
         assertThat(ObstructionKinds.clearM(light)).isEqualTo(0.6);
         assertThat(ObstructionKinds.fragile(light)).isTrue();
         assertThat(ObstructionKinds.shades(light)).isFalse();
         thing.put("clear", "1.5 m");
         thing.put("shades", true);
         thing.put("fragile", false);
-        Job.Obstruction own = read(patched(Jobs.document("paired-roof"), "set", "$.roof.obstructions", List.of(thing)))
+        Obstruction own = read(patched(Jobs.document("paired-roof"), "set", "$.roof.obstructions", List.of(thing)))
                 .roof()
                 .obstructions()
                 .get(0);

@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.units.Unit;
 
@@ -58,7 +58,7 @@ class EdgeOffsetsTest {
         for (String shape : List.of("rectangle", "circle")) {
             Design d = design(shape, outline(0, 0, 58, 4, 52, 43, -6, 36));
             Coordinate at = place(d, "5 m from edge 1; 7 m from edge 2");
-            Job.Obstruction moved = Jobs.design(
+            Obstruction moved = Jobs.design(
                             "roof.outline", outline(0, 0, 58, 4, 52, 43, -6, 36),
                             "roof.obstructions",
                                     List.of(Map.of(

@@ -16,6 +16,7 @@ import whipsaw.core.design.WaysOut;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Outline;
 import whipsaw.core.job.TapesKept;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
@@ -133,10 +134,10 @@ class SiteSizesTest {
 
     @Test
     void sizesAreReadAsCalledOutAndBadOnesNameTheirLine() throws Exception {
-        List<Job.TapedDiagonal> tapes =
+        List<Outline.TapedDiagonal> tapes =
                 SizeText.read("edge 4 131' 3\"; diagonal 1-3 44.9\n2 to 4: 45,2 m", 4, Unit.METRE);
-        assertThat(tapes).extracting(Job.TapedDiagonal::from).containsExactly(4, 1, 2);
-        assertThat(tapes).extracting(Job.TapedDiagonal::to).containsExactly(1, 3, 4);
+        assertThat(tapes).extracting(Outline.TapedDiagonal::from).containsExactly(4, 1, 2);
+        assertThat(tapes).extracting(Outline.TapedDiagonal::to).containsExactly(1, 3, 4);
         assertThat(tapes.get(1).length().si()).isEqualTo(44.9);
         assertThatThrownBy(() -> SizeText.read("1-9 20 m", 4, Unit.METRE)).hasMessageContaining("1 to 4");
         assertThatThrownBy(() -> SizeText.read("about twenty", 4, Unit.METRE)).hasMessageContaining("edge 3");

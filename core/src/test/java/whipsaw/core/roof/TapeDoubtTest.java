@@ -18,9 +18,9 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Outline;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.UnitSystem;
 
@@ -35,14 +35,14 @@ class TapeDoubtTest {
     }
 
     /** An L of so many metres by so many, one edge read wrong, its first diagonal right. */
-    private static Job.Taped survey(double x, double y, int wrong, double by) {
-        List<Job.TapedLeg> legs = new ArrayList<>();
+    private static Outline.Taped survey(double x, double y, int wrong, double by) {
+        List<Outline.TapedLeg> legs = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             double true_ = SHAPE[i] * (i % 2 == 0 ? x : y);
-            legs.add(new Job.TapedLeg(metres(true_ + (i == wrong ? by : 0)), TURNS[i], false));
+            legs.add(new Outline.TapedLeg(metres(true_ + (i == wrong ? by : 0)), TURNS[i], false));
         }
-        var diagonal = new Job.TapedDiagonal(1, 3, metres(Math.hypot(x, 0.6 * y)));
-        return new Job.Taped(false, Job.Closing.FIT, legs, List.of(diagonal), List.of());
+        var diagonal = new Outline.TapedDiagonal(1, 3, metres(Math.hypot(x, 0.6 * y)));
+        return new Outline.Taped(false, Outline.Closing.FIT, legs, List.of(diagonal), List.of());
     }
 
     static Stream<Object[]> planted() {
@@ -73,7 +73,7 @@ class TapeDoubtTest {
     /** Taking the tape that decides leaves the wrong edge alone. */
     @Test
     void theTapeThatDecidesDecides() {
-        Job.Taped taped = survey(40, 20, 3, FOOT);
+        Outline.Taped taped = survey(40, 20, 3, FOOT);
         List<TapeFit.Leg> legs = OutlineShape.legs(taped);
         TapeFit fit = TapeFit.of(legs, OutlineShape.checks(taped), TapeFit.Accuracy.USUAL);
         TapeDoubt doubt = TapeDoubt.of(fit, legs, OutlineShape.checks(taped));
@@ -82,11 +82,11 @@ class TapeDoubtTest {
                         r.wrong() != null && r.wrong().from() == 3 && r.wrong().kind() == TapeFit.Kind.EDGE)
                 .findFirst()
                 .orElseThrow();
-        List<Job.TapedDiagonal> more = new ArrayList<>(taped.diagonals());
-        more.add(new Job.TapedDiagonal(
+        List<Outline.TapedDiagonal> more = new ArrayList<>(taped.diagonals());
+        more.add(new Outline.TapedDiagonal(
                 doubt.from() + 1, doubt.to() + 1, metres(right.lengthM(doubt.from(), doubt.to()))));
         SurveyReport after = SurveyReport.of(
-                new Job.Taped(false, Job.Closing.FIT, taped.legs(), more, List.of()), UnitSystem.METRIC);
+                new Outline.Taped(false, Outline.Closing.FIT, taped.legs(), more, List.of()), UnitSystem.METRIC);
         assertThat(after.suspects()).contains("edge 4");
     }
 

@@ -9,7 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.Outline;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
@@ -19,7 +19,7 @@ class TapeTest {
     void readsASurveyAsItIsCalledOut() {
         var reading = TapeText.read("42' 7 1/2\", left\n18-3, L 89.5\n\n12.5 m right 45 deg", Unit.FOOT);
         assertThat(reading.problems()).isEmpty();
-        assertThat(reading.taped().legs()).extracting(Job.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
+        assertThat(reading.taped().legs()).extracting(Outline.TapedLeg::turnDeg).containsExactly(90.0, 89.5, -45.0);
         assertThat(reading.taped().legs().get(0).length().si()).isCloseTo(12.9921, within(1e-9));
         assertThat(TapeText.read(TapeText.write(reading.taped()), Unit.FOOT)
                         .taped()
@@ -34,11 +34,11 @@ class TapeTest {
                 Unit.METRE);
         assertThat(reading.problems()).isEmpty();
         assertThat(reading.taped().legs())
-                .extracting(Job.TapedLeg::measured)
+                .extracting(Outline.TapedLeg::measured)
                 .containsExactly(false, true, false, false);
         assertThat(reading.taped().diagonals()).hasSize(2);
         assertThat(reading.taped().diagonals().get(1).length().si()).isCloseTo(46.41667 * 0.3048, within(1e-4));
-        Job.Taped taped = reading.taped();
+        Outline.Taped taped = reading.taped();
         var again = TapeText.read(TapeText.write(taped), Unit.METRE);
         assertThat(again.taped()).isEqualTo(taped);
         SurveyReport report = SurveyReport.of(taped, UnitSystem.METRIC);

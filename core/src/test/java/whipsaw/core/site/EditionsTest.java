@@ -21,6 +21,7 @@ import whipsaw.core.job.CodeFamilyChange;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
+import whipsaw.core.job.Site;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Measure;
@@ -35,8 +36,8 @@ class EditionsTest {
     }
 
     private static Topography hill(String shape, String exposure, double h, double half, double x, double z) {
-        Job.Hill hill = new Job.Hill(shape, metres(h), metres(half), metres(x));
-        return Topography.of(new Job.Ground(exposure, 1, hill), z, Jobs.SOLVER.tables());
+        Site.Hill hill = new Site.Hill(shape, metres(h), metres(half), metres(x));
+        return Topography.of(new Site.Ground(exposure, 1, hill), z, Jobs.SOLVER.tables());
     }
 
     private static Measure metres(double m) {
@@ -93,7 +94,8 @@ class EditionsTest {
                 .extracting(c -> c.name())
                 .contains("1.4 D", "1.2 D + 1.6 S", "1.2 D + 1.6 L_r", "1.2 D + 1.0 W + 0.5 S");
         assertThat(members.uplift("asce 7-22 strength").dead()).isEqualTo(0.9);
-        assertThat(((Job.AsceSite) strength.job().site().code()).combinations()).isEqualTo("asce strength");
+        assertThat(((Site.AsceSite) strength.job().site().code()).combinations())
+                .isEqualTo("asce strength");
     }
 
     @Test
@@ -105,7 +107,7 @@ class EditionsTest {
         assertThat(settled.site().wind()).isNull();
         assertThat(settled.site().snow()).isNull();
         assertThat(settled.site().code().codes()).contains("7-22");
-        assertThat(((Job.AsceSite) settled.site().code()).riskCategory()).isEqualTo("II");
+        assertThat(((Site.AsceSite) settled.site().code()).riskCategory()).isEqualTo("II");
     }
 
     @Test
@@ -134,7 +136,7 @@ class EditionsTest {
             double x = draw.between(-300, 300);
             double z = draw.between(3, 40);
             for (String shape :
-                    whipsaw.core.schema.Shape.of(Job.Hill.class).slot("shape").choices()) {
+                    whipsaw.core.schema.Shape.of(Site.Hill.class).slot("shape").choices()) {
                 double here = hill(shape, "C", 30, 100, x, z).factor();
                 assertThat(hill(shape, "C", 30, 100, x * 1.2, z).factor()).isLessThanOrEqualTo(here + 1e-12);
                 assertThat(hill(shape, "C", 30, 100, x, z * 1.2).factor()).isLessThanOrEqualTo(here + 1e-12);

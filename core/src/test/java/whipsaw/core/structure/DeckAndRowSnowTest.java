@@ -19,8 +19,9 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.figure.Figures;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.Roof;
+import whipsaw.core.job.Site;
 import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.SnowDrifts;
 
@@ -183,7 +184,7 @@ class DeckAndRowSnowTest {
             SnowDrifts.Source rows = d.rowSnow().profile();
             assertThat(rows.asce().input().fetchM())
                     .isEqualTo(
-                            d.job().site().code() instanceof Job.AsceSite a
+                            d.job().site().code() instanceof Site.AsceSite a
                                     ? a.snowFetch().si()
                                     : Double.NaN);
             assertThat(rows.asce().fullM()).isGreaterThan(width);
@@ -317,7 +318,7 @@ class DeckAndRowSnowTest {
                 Map.of("load", "0.5 kPa", "givenBy", "A. Example", "date", "2026-05-01", "letter", "letter 7"));
         allowance.put("conditions", "no storage on the roof; drains kept free;");
         Design d = Jobs.design("roof.allowance", allowance);
-        Job.Allowance read = d.job().roof().allowance();
+        Roof.Allowance read = d.job().roof().allowance();
         assertThat(read.conditions()).containsExactly("no storage on the roof", "drains kept free");
         assertThat(check(d, "roof.window").source()).contains("letter 7", "2 conditions");
     }

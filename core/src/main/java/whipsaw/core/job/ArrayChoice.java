@@ -1,0 +1,130 @@
+package whipsaw.core.job;
+
+import java.util.List;
+import whipsaw.core.catalogue.BlockType;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.schema.Input;
+import whipsaw.core.schema.Kinds;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Measure;
+
+/**
+ * @param gap null takes the smallest setting that is shade-free in the window
+ * @param setback null takes the common rule
+ * @param walkway null for none
+ * @param windowFrom start of the shade-free window on the shortest day, true solar hour
+ * @param removed places of modules taken out by hand
+ * @param attachments null where nothing but weight holds the array
+ */
+public record ArrayChoice(
+        @Input(label = "Tray system", catalogue = "tray-system") TraySystem tray,
+        @Input(label = "Module", catalogue = "module") ModuleType module,
+        @Input(label = "Block", catalogue = "block") BlockType block,
+        @Input(label = "Tilt", dim = Dimension.ANGLE, least = 0, most = 35) Measure tilt,
+        @Input(
+                        label = "Row gap",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0,
+                        most = 5,
+                        optional = true,
+                        absent = "smallest without shadow",
+                        help = "of pairs, the valley gap")
+                Measure gap,
+        @Input(label = "Rows face", section = true) Facing facing,
+        @Input(
+                        label = "Set-back",
+                        dim = Dimension.ROOF_LENGTH,
+                        least = 0,
+                        most = 30,
+                        optional = true,
+                        absent = "by rule")
+                Measure setback,
+        @Input(label = "Walkway", optional = true) Walkway walkway,
+        @Input(label = "Shade-free from, solar hour", least = 5, most = 12, unit = "h") double windowFrom,
+        @Input(label = "Shade-free to, solar hour", least = 12, most = 19, unit = "h") double windowTo,
+        @Input(
+                        label = "Shift along the rows",
+                        dim = Dimension.ROOF_LENGTH,
+                        least = -20,
+                        most = 20,
+                        orElse = "0 m",
+                        absent = "none")
+                Measure shiftAlong,
+        @Input(
+                        label = "Shift across the rows",
+                        dim = Dimension.ROOF_LENGTH,
+                        least = -20,
+                        most = 20,
+                        orElse = "0 m",
+                        absent = "none")
+                Measure shiftAcross,
+        @Input(label = "Modules taken out", each = "Module taken out", by = "", many = 20_000) List<Corner> removed,
+        @Input(label = "Attachments beside weight", optional = true) Attachments attachments) {
+    public ArrayChoice {
+        removed = List.copyOf(removed);
+    }
+
+    /**
+     * What holds the array beside its weight.
+     *
+     * @param tension one attachment may take away from the roof: allowable in ASCE 7, design resistance in EN
+     * @param shear the same along the roof
+     * @param mostBlocks a position takes where there are attachments
+     * @param bays names of the bays they are in; empty for all
+     * @param kind how they are fixed: bonded, screwed or bolted; empty when not said
+     */
+    public record Attachments(
+            @Input(
+                            label = "Uplift one takes",
+                            dim = Dimension.FORCE,
+                            least = 50,
+                            most = 200_000,
+                            help = "allowable, or design resistance in EN")
+                    Measure tension,
+            @Input(
+                            label = "Shear one takes",
+                            dim = Dimension.FORCE,
+                            least = 50,
+                            most = 200_000,
+                            help = "along the roof")
+                    Measure shear,
+            @Input(label = "Blocks on a position", least = 0, most = 60) int mostBlocks,
+            @Input(label = "Bays", longest = 4000, optional = true, as = BayNames.class, help = "as B2, C2; empty: all")
+                    List<String> bays,
+            @Input(
+                            label = "How they are fixed",
+                            choices = {"bonded", "screwed", "bolted"},
+                            optional = true,
+                            absent = "not said")
+                    String kind) {
+
+        public Attachments {
+            bays = List.copyOf(bays);
+        }
+    }
+
+    /** Which way the low edges look. */
+    @Kinds(key = "", label = "Rows face")
+    public sealed interface Facing permits ToEdge, ToAzimuth {}
+
+    /** Rows face an azimuth from true north. */
+    public record ToAzimuth(@Input(label = "Azimuth", dim = Dimension.ANGLE, least = 0, most = 360) Measure azimuth)
+            implements Facing {}
+
+    /**
+     * @param edge number of the roof edge that the rows are parallel to and face
+     */
+    public record ToEdge(@Input(label = "Edge faced", least = 1, most = Outline.MOST_CORNERS) int edge)
+            implements Facing {}
+
+    /**
+     * @param every rows between walkways
+     * @param first rows in front of the first walkway
+     */
+    public record Walkway(
+            @Input(label = "Rows between walkways", least = 1, most = 100, help = "of pairs, pairs") int every,
+            @Input(label = "Rows before the first walkway", least = 1, most = 100) int first,
+            @Input(label = "Width", dim = Dimension.ROOF_LENGTH, least = 0.3, most = 10, absent = "none")
+                    Measure width) {}
+}

@@ -2,6 +2,8 @@
 import { Plan } from "./plan.js";
 import { showList, listShown, refreshList } from "./list.js";
 import { startTape } from "./tape.js";
+import { showBanner } from "./banner.js";
+import { clearFaults, fieldChanged, markAllRefused, openFields, showProblems } from "./fields.js";
 import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
 import * as stages from "./stages.js";
@@ -199,7 +201,7 @@ function swap(html) {
   if (figure) working.explain(figure, plan);
   if (!map) refreshList(slug());
   if (since) markSince(since);
-  refused.forEach(markRefused);
+  markAllRefused();
 }
 
 /** Parts of the entry stay open or shut as they are. */
@@ -239,7 +241,7 @@ function patch(fresh) {
   if (figure) working.explain(figure, plan);
   if (!document.getElementById("planlist").hidden) refreshList(slug());
   if (since) markSince(since);
-  refused.forEach(markRefused);
+  markAllRefused();
 }
 
 /** Marks what changed since a revision instead of by the last change. */
@@ -298,111 +300,6 @@ function showCheck(button) {
   else forgetWays();
 }
 
-/** Texts that were refused, by the path of their field: they stay with their message until they are dealt with. */
-const refused = new Map();
-
-function clearFaults() {
-  document.querySelectorAll(".fault").forEach((f) => (f.textContent = ""));
-  document.querySelectorAll(".wrong").forEach((w) => w.classList.remove("wrong"));
-  document.getElementById("banner").hidden = true;
-  refused.forEach(markRefused);
-}
-
-function markRefused({ text, message }, path) {
-  const input = document.querySelector(`[data-path="${CSS.escape(path)}"]`);
-  const line = input?.closest(".entryline");
-  if (!line) {
-    refused.delete(path);
-    return;
-  }
-  if (input !== document.activeElement || input.value === input.defaultValue) input.value = text;
-  line.classList.add("wrong");
-  line.querySelector(".fault").textContent = message;
-}
-
-function showProblems(problems, field) {
-  const loose = [];
-  for (const problem of problems) {
-    const named = document.querySelector(`[data-path="${CSS.escape(problem.path)}"]`);
-    const at = field && field.isConnected ? field : named;
-    const line = at?.closest(".entryline");
-    if (!line || line.closest("details[hidden]")) {
-      loose.push(problem.message);
-      continue;
-    }
-    line.classList.add("wrong");
-    const fault = line.querySelector(".fault");
-    fault.textContent = (fault.textContent ? fault.textContent + " " : "") + problem.message + ".";
-    const input = line.querySelector("[data-path]");
-    if (input && input === field && input.matches("input")) refused.set(input.dataset.path, { text: input.value, message: fault.textContent });
-  }
-  if (loose.length) showBanner(loose);
-}
-
-function showBanner(lines, actions = [["Close", () => {}]]) {
-  const banner = document.getElementById("banner");
-  banner.replaceChildren(
-    ...lines.map((line) => Object.assign(document.createElement("p"), { textContent: line })),
-    ...actions.map(([words, act]) => {
-      const button = Object.assign(document.createElement("button"), { type: "button", textContent: words });
-      button.addEventListener("click", () => {
-        banner.hidden = true;
-        act();
-      });
-      return button;
-    }),
-  );
-  banner.hidden = false;
-}
-
-function valueOf(input) {
-  if (input.dataset.kind === "numbers") return input.value.trim().split(/[\s,;]+/).map((t) => (t === "" || Number.isNaN(Number(t)) ? t : Number(t)));
-  return input.dataset.kind === "json" ? JSON.parse(input.value) : input.value.trim();
-}
-
-/** A field of an object that is stored whole: waits until all are filled, clears when all are empty. */
-function objectChange(group, input) {
-  const path = group.dataset.object;
-  const inputs = [...group.querySelectorAll("[data-path]")];
-  const filled = inputs.filter((i) => i.value.trim() !== "");
-  const needed = inputs.filter((i) => i.dataset.kind !== "loose");
-  const given = needed.filter((i) => i.value.trim() !== "").length;
-  if (given === 0) {
-    return [{ op: "remove", path }];
-  }
-  if (given < needed.length) {
-    input.closest(".entryline").querySelector(".fault").textContent = "Fill in all fields to save; clear all of them to remove this.";
-    return null;
-  }
-  const value = {};
-  filled.forEach((i) => (value[i.dataset.path.slice(path.length + 1)] = valueOf(i)));
-  return [{ op: "set", path, value }];
-}
-
-async function fieldChanged(input) {
-  refused.delete(input.dataset.path);
-  clearFaults();
-  input.dataset.sent = input.value;
-  if (input.dataset.kind === "place") {
-    const id = /id=([A-Za-z0-9-]+)/.exec(input.dataset.path)[1];
-    const changes = await workOut(slug(), { what: "place", id, text: input.value }, (problems) => showProblems(problems, input));
-    if (changes) change(changes, input);
-    return;
-  }
-  const group = input.closest("fieldset");
-  if (group.dataset.object) {
-    const changes = objectChange(group, input);
-    if (changes) change(changes, group.dataset.object ? null : input);
-    return;
-  }
-  const value = valueOf(input);
-  const optional = value === "" && input.dataset.kind === "optional";
-  const own = optional ? { op: "remove", path: input.dataset.path } : { op: "set", path: input.dataset.path, value };
-  // a thing moved by its coordinates no longer lies where it was measured
-  const moved = /^(\$\.roof\.obstructions\[id=[^\]]+\])\.[xy]$/.exec(input.dataset.path);
-  change(moved ? [own, { op: "remove", path: `${moved[1]}.measured` }] : [own], input);
-}
-
 /** Adds an entry to a list: @id becomes a fresh id, @x and @y the middle of the roof. */
 function append(button) {
   const at = plan.middle();
@@ -427,20 +324,6 @@ function routeForRun(id) {
     legs.push({ name: field("name").value, length: field("length").value });
   }
   change([{ op: "set", path: "$.electrical.run.legs", value: legs }]);
-}
-
-/** Fields of a group that come only when it is chosen. */
-async function openFields(select) {
-  const path = select.value;
-  const part = select.closest("details");
-  part.querySelector("fieldset.fetched")?.remove();
-  if (!path) return;
-  const answer = await fetch(`/jobs/${slug()}/fields?path=${encodeURIComponent(path)}`, { headers: { Accept: "text/html" } });
-  if (!answer.ok) return;
-  const fresh = parse(await answer.text()).querySelector("fieldset");
-  fresh.classList.add("fetched");
-  select.closest("label").after(fresh);
-  fresh.querySelector("input, select").focus();
 }
 
 /** Opens a part of the entry and puts the cursor where the guide points. */
@@ -496,8 +379,8 @@ async function bringIn(from) {
 
 document.addEventListener("change", (event) => {
   const target = event.target;
-  if (target.dataset?.path) fieldChanged(target);
-  if (target.matches("[data-pick-fields]")) openFields(target);
+  if (target.dataset?.path) fieldChanged(target, slug(), change);
+  if (target.matches("[data-pick-fields]")) openFields(target, slug());
   if (target.id === "since") {
     if (target.value) {
       markSince(target.value);

@@ -80,6 +80,7 @@ public final class Shots {
         page.navigate(server.address(JOB));
         page.locator("#bench[data-ready]").waitFor();
         page.locator("[data-lamp-switch]").click();
+        page.locator("[data-panel=section]").click();
         page.locator("#cut-roof").click();
         page.locator("#sun-hour").fill("15");
         page.locator("#sectionview .solid").first().waitFor();

@@ -32,6 +32,7 @@ public final class Benchmarks {
     private static final String JOB = "/jobs/milepost-hall";
     private static final String LARGE = "/jobs/quarrybank-cold-store";
     private static final int REPEATS = 60;
+    private static final int IN_BROWSER = 20;
 
     private Benchmarks() {}
 
@@ -81,7 +82,9 @@ public final class Benchmarks {
     private static void pages(TestServer server, StringBuilder text) {
         text.append("\n## Pages and previews (median and 95th percentile of ")
                 .append(REPEATS)
-                .append(")\n\n| what | median ms | 95 % ms | wanted |\n|---|---|---|---|\n");
+                .append(
+                        ", of " + IN_BROWSER
+                                + " where a page is opened or something stored)\n\n| what | median ms | 95 % ms | wanted |\n|---|---|---|---|\n");
         line(text, "job page on the server", "under 150", () -> timed(() -> server.get(JOB)));
         line(
                 text,
@@ -93,6 +96,7 @@ public final class Benchmarks {
         line(text, "the same of a hatch of the cold store", "under 250", () -> preview(server, LARGE, "hatch-1", step));
         List<String> faults = new ArrayList<>();
         Page page = server.page(1280, 800, faults);
+        String sizes = stored(server, page, text, step);
         page.navigate(server.address(JOB));
         line(
                 text,
@@ -104,13 +108,67 @@ public final class Benchmarks {
         line(text, "one step of zoom or pan of the cold store until drawn", "smooth: under 50", () -> zoom(page));
         busy(server, text);
         members(text);
-        text.append("\nThe job page is ")
+        text.append(sizes)
+                .append("\nThe job page is ")
                 .append(server.get(JOB).body().length() / 1000)
                 .append(" kB of HTML (wanted: under 600 kB), that of the cold store ")
                 .append(server.get(LARGE).body().length() / 1000)
                 .append(" kB. Heap in use after all this, with 512 MB allowed: ")
                 .append(usedMegabytes())
                 .append(" MB.\n");
+    }
+
+    /** Opening a job and storing what is typed, until it is seen; returns the sizes of the answers in words. */
+    private static String stored(TestServer server, Page page, StringBuilder text, int[] step) {
+        StringBuilder sizes = new StringBuilder("\nAnswers to a change, ");
+        for (String job : List.of(JOB, LARGE)) {
+            String which = job.equals(JOB) ? "the hall" : "the cold store";
+            String opens = job.equals(JOB) ? "500" : "800";
+            String seen = job.equals(JOB) ? "120" : "250";
+            line(
+                    text,
+                    which + " opened in the browser, server warm",
+                    opens,
+                    IN_BROWSER,
+                    () -> timed(() -> {
+                        page.navigate(server.address(job));
+                        page.waitForFunction("() => document.getElementById('bench').dataset.ready === 'true'");
+                    }));
+            int[] bytes = {0};
+            page.onResponse(r -> bytes[0] = r.url().endsWith("/change") ? r.body().length : bytes[0]);
+            line(
+                    text,
+                    "a text typed into " + which + ", stored and seen",
+                    seen,
+                    IN_BROWSER,
+                    () -> typed(page, "$.project.preparedBy", "Desk " + step[0]++));
+            sizes.append(which).append(": a text ").append(bytes[0] / 1000).append(" kB, ");
+            line(
+                    text,
+                    "a set-back typed into " + which + ", all modules placed anew, stored and seen",
+                    "",
+                    IN_BROWSER,
+                    () -> typed(page, "$.array.setback", 6 + step[0]++ % 5 + " ft"));
+            sizes.append("a set-back ").append(bytes[0] / 1000).append(" kB; ");
+        }
+        return sizes.append("wanted: 40 and 80 kB.\n").toString();
+    }
+
+    /** From a changed field to the frame after its revision is on the page, in nanoseconds. */
+    private static long typed(Page page, String path, String value) {
+        String script =
+                """
+                async ([path, value]) => {
+                  const field = document.querySelector(`[data-path="${path}"]`);
+                  const was = document.getElementById('bench').dataset.revision;
+                  const start = performance.now();
+                  field.value = value;
+                  field.dispatchEvent(new Event('change', {bubbles: true}));
+                  while (document.getElementById('bench').dataset.revision === was) await new Promise(requestAnimationFrame);
+                  await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+                  return performance.now() - start;
+                }""";
+        return (long) (((Number) page.evaluate(script, List.of(path, value))).doubleValue() * 1e6);
     }
 
     /** The roof of 300 corners and 200 things, and a drawing file of 20,000 lines. */
@@ -265,20 +323,24 @@ public final class Benchmarks {
     }
 
     private static void line(StringBuilder text, String what, String wanted, LongSupplier work) {
-        for (int i = 0; i < REPEATS; i++) {
+        line(text, what, wanted, REPEATS, work);
+    }
+
+    private static void line(StringBuilder text, String what, String wanted, int repeats, LongSupplier work) {
+        for (int i = 0; i < repeats; i++) {
             work.getAsLong();
         }
-        long[] times = new long[REPEATS];
-        for (int i = 0; i < REPEATS; i++) {
+        long[] times = new long[repeats];
+        for (int i = 0; i < repeats; i++) {
             times[i] = work.getAsLong();
         }
         Arrays.sort(times);
         text.append("| ")
                 .append(what)
                 .append(" | ")
-                .append(Show.number(times[REPEATS / 2] / 1e6, 0))
+                .append(Show.number(times[repeats / 2] / 1e6, 0))
                 .append(" | ")
-                .append(Show.number(times[REPEATS * 95 / 100] / 1e6, 0))
+                .append(Show.number(times[repeats * 95 / 100] / 1e6, 0))
                 .append(" | ")
                 .append(wanted)
                 .append(" |\n");

@@ -113,7 +113,7 @@ final class SurveyChecks {
                             Shape.of(ArrayChoice.Attachments.class).slot("kind").choices()),
                     Verdict.NOT_ESTABLISHED,
                     "permitted by covering, age and deck",
-                    "say under Array whether they are bonded, screwed or bolted");
+                    "say under Hold-down whether they are bonded, screwed or bolted");
             return;
         }
         permitted(HoldDowns.of(job, attachments.kind()));

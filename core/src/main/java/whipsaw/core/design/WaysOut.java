@@ -86,7 +86,7 @@ public final class WaysOut {
             return "";
         }
         String attachments = design.job().array().attachments() == null
-                ? "attachments (enter under Array what one takes, and they are worked out here)"
+                ? "attachments (enter under Hold-down what one takes, and they are worked out here)"
                 : "attachments";
         return "No layout held by ballast alone that was tried clears this: " + attachments
                 + ", another tray system, or strengthening that the building's engineer designs.";

@@ -83,6 +83,7 @@ class RevisionFlowTest extends ServedTest {
                 .click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "4");
         assertThat(cell("Modules")).hasText("447");
+        page.locator("#bench[data-ready]").waitFor();
         page.locator("#undo").click();
         assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
         assertThat(cell("Modules")).not().hasText("447");

@@ -266,6 +266,7 @@ function arrange(names = null) {
   startTape(slug, change);
   startMakers(slug, change);
   zones.late(slug());
+  bench().inert = false;
   bench().dataset.ready = "true";
 }
 

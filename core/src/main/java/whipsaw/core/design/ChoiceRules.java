@@ -20,6 +20,7 @@ import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.NetCoefficients;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -29,6 +30,9 @@ import whipsaw.core.units.UnitSystem;
  */
 final class ChoiceRules {
     private static final double SAME = 1e-6;
+    /** h_dis over the height of the building, EN 1991-1-4 A.5. */
+    private static final double MOST_DISPLACEMENT = 0.6;
+
     private static final Path<Measure> TILT = JobPaths.ARRAY.to(ArrayChoice::tilt);
     private static final Path<Measure> GAP = JobPaths.ARRAY.to(ArrayChoice::gap);
 
@@ -93,6 +97,21 @@ final class ChoiceRules {
                     "are not there; sets that are: "
                             + tables.nationals().stream().map(CodeTable::id).collect(Collectors.joining(", "))
                             + "; left out: the recommended values"));
+        }
+        if (job.site().code() instanceof Site.EnSite en
+                && en.displacement() != null
+                && Limits.above(
+                        en.displacement().si(),
+                        MOST_DISPLACEMENT * job.roof().height().si())) {
+            problems.add(Problem.at(
+                    JobPaths.EN.to(Site.EnSite::displacement),
+                    en.displacement().typed(),
+                    "is more than 0.6 times the roof height of "
+                            + job.roof().height().typed() + ", the most EN 1991-1-4 A.5 allows: for example "
+                            + Show.in(
+                                    units,
+                                    Dimension.ROOF_LENGTH,
+                                    MOST_DISPLACEMENT / 2 * job.roof().height().si())));
         }
         problems.addAll(contradictions(job));
         moduleFits(problems, array.module(), plan, units);

@@ -131,6 +131,7 @@ class DocumentsTest {
                 "electrical.run.conductor.material|gold|$.electrical.run.conductor.material|cu, al",
                 "roof.height|80 km|$.roof.height|2 m to 60 m",
                 "roof.covering|mastic asphalt|$.roof.covering|no friction",
+                "site.displacement|40 m|$.site.displacement|0.6 times the roof height",
             })
     void badInputIsToldByItsPath(String path, String value, String at, String words) {
         Map<String, Object> document = Jobs.document("paired-roof");

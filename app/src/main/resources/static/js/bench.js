@@ -236,7 +236,8 @@ function patch(fresh) {
   if (document.activeElement === document.body) {
     const again = held ? document.querySelector(`[data-path="${CSS.escape(held)}"]`) : focus && document.querySelector(`[data-${focus[0]}="${CSS.escape(focus[1])}"]`);
     if (again && typed !== null) again.value = typed;
-    again?.focus({ preventScroll: true });
+    if (focus?.[0] === "walkway") plan.focusWalkway(focus[1]);
+    else again?.focus({ preventScroll: true });
   }
   if (figure) working.explain(figure, plan);
   if (!document.getElementById("planlist").hidden) refreshList(slug());

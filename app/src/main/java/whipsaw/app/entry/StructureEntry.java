@@ -124,7 +124,8 @@ public final class StructureEntry extends EntryFields {
                 path,
                 List.of(in(path.to(Structure.Work::kind)), in(path.to(Structure.Work::bays)))));
         Path<Structure.Seen> seen = path.to(Structure.Work::seen);
-        groups.add(whole("Seen done", seen, of(seen.to(Structure.Seen::by)), of(seen.to(Structure.Seen::on))));
+        groups.add(
+                whole("Engineer's sign-off", seen, of(seen.to(Structure.Seen::by)), of(seen.to(Structure.Seen::on))));
     }
 
     private void laid(Structure.Laid l, List<EntryForm.Group> groups) {

@@ -22,7 +22,7 @@ final class RevisionWords {
             String name = names.name(first.path());
             words = switch (first.op()) {
                 case "remove" -> name + " removed";
-                case "append" -> name + " added";
+                case "append" -> name + ": one added";
                 default -> name + " changed" + to(first, names);
             };
         }

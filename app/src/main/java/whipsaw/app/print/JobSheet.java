@@ -336,22 +336,7 @@ public record JobSheet(
     private static List<String> assumptions(Design design, UnitSystem units) {
         List<String> list = new ArrayList<>();
         Job job = design.job();
-        assumed(list, "Mean roof height", job.roof().height());
-        assumed(list, "Fall of the roof", job.roof().slope());
-        assumed(list, "Top of the sheet", job.roof().upAzimuth());
-        assumed(list, "Latitude", job.site().latitude());
-        assumed(list, "Longitude", job.site().longitude());
-        assumed(list, "Basic wind speed", job.site().wind());
-        assumed(list, "Ground elevation", job.site().elevation());
-        assumed(list, "Ground snow load", job.site().snow());
-        assumed(list, "Record low", job.site().recordLow());
-        assumed(list, "Design high", job.site().designHigh());
-        if (job.site().roofSnow() != null) {
-            assumed(list, "Roof snow by an engineer", job.site().roofSnow());
-        }
-        if (job.roof().allowance() != null) {
-            assumed(list, "Allowance for added load", job.roof().allowance().load());
-        }
+        list.addAll(Assumptions.of(job));
         if (job.site().code() instanceof Site.AsceSite asce) {
             list.add("Wind speed is a 3-second gust at strength level for risk category "
                     + asce.riskCategory()
@@ -407,13 +392,5 @@ public record JobSheet(
                 + design.holdDown().friction()
                 + " (tray system's figure).");
         list.add("Rows stand on a level roof for their spacing; the fall counts against sliding.");
-    }
-
-    private static void assumed(List<String> list, String name, Measure m) {
-        if (m == null) {
-            list.add("MISSING: " + name + ".");
-        } else if (m.assumed()) {
-            list.add("ASSUMED, to be confirmed: " + name + " " + m.typed().replace("~", "") + ".");
-        }
     }
 }

@@ -58,7 +58,7 @@ class CatalogueFlowTest extends ServedTest {
         Locator form = page.locator("form[action='/catalogue/block/preview']").first();
         typed.forEach((k, v) -> form.locator("input[name=" + k + "]").fill(v));
         form.locator("button").click();
-        assertThat(page.locator("main")).containsText("mass: Mass, weighed: '20 stone' has the unit 'stone'");
+        assertThat(page.locator("main")).containsText("mass: Mass (weighed): '20 stone' has the unit 'stone'");
         assertThat(page.locator("button:has-text('Take')")).hasCount(0);
         assertThat(form.locator("input[name=name]")).hasValue("kerb");
         form.locator("input[name=mass]").fill("5 kg");

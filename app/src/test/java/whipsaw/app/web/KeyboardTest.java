@@ -11,6 +11,9 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
+import whipsaw.app.catalogue.Seeds;
+import whipsaw.app.job.JobService;
+import whipsaw.core.job.JobReader;
 
 /** Everything the pointer does can be done without it, and the focus is always seen. */
 class KeyboardTest extends ServedTest {
@@ -85,6 +88,22 @@ class KeyboardTest extends ServedTest {
         String before = page.locator("#section-words").innerText();
         keys("ArrowLeft", "ArrowLeft");
         assertThat(page.locator("#section-words")).not().hasText(before);
+    }
+
+    /** A walkway that was moved keeps the focus, so that the next arrow moves it again. */
+    @Test
+    void aWalkwayIsMovedAgainAndAgain() {
+        openBench(
+                page,
+                server.bean(JobService.class)
+                        .create(JobReader.read(Seeds.demoJob(), false).job()));
+        page.locator("#plan [data-walkway]").first().focus();
+        keys("ArrowUp");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+        assertThat(page.locator("#plan [data-walkway]:focus")).hasCount(1);
+        keys("ArrowDown");
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(page.locator("#plan [data-walkway]:focus")).hasCount(1);
     }
 
     /** A stage brings its inputs, layers and checks; the drawing keeps its place, and what is shut stays shut. */

@@ -16,7 +16,7 @@ import whipsaw.core.working.DataStatus;
  * @param dated date of the source; null when it has none
  */
 public record CatalogueInfo(
-        @Input(label = "Code, your own short name", longest = 60, example = "yarrowby-500") String code,
+        @Input(label = "Code (your own short name)", longest = 60, example = "yarrowby-500") String code,
         @Input(label = "Edition", longest = 40, example = "1") String edition,
         @Input(label = "Maker", longest = 80, example = "Yarrowby") String maker,
         @Input(label = "Name as on the datasheet", example = "YB 500 half-cut") String name,

@@ -1,6 +1,7 @@
 package whipsaw.core.catalogue;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import whipsaw.core.schema.Codec;
 import whipsaw.core.schema.Doc;
@@ -45,16 +46,11 @@ final class FrictionByCovering implements Codec {
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
         Map<String, Object> properties = new LinkedHashMap<>();
         for (String covering : TraySystem.COVERINGS) {
-            Map<String, Object> number = new LinkedHashMap<>();
-            number.put("type", "number");
-            number.put("minimum", slot.input().least());
-            number.put("maximum", slot.input().most());
-            properties.put(covering, number);
+            properties.put(
+                    covering,
+                    JsonSchema.number(
+                            "number", slot.input().least(), slot.input().most()));
         }
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "object");
-        schema.put("additionalProperties", false);
-        schema.put("properties", properties);
-        return schema;
+        return JsonSchema.object(properties, List.of());
     }
 }

@@ -24,7 +24,7 @@ public record InverterType(
                 Measure lineVoltage,
         @Input(label = "Highest DC input", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "1100 V")
                 Measure highestInput,
-        @Input(label = "Lower end of the window", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "500 V")
+        @Input(label = "Lowest tracking voltage", dim = Dimension.VOLTAGE, least = 50, most = 1500, example = "500 V")
                 Measure trackerLowest,
         @Input(label = "Trackers", least = 1, most = 40, example = "6") int trackers,
         @Input(label = "Strings per tracker", least = 1, most = 20, example = "2") int stringsPerTracker,

@@ -92,7 +92,7 @@ public record MemberType(
                         example = "cold-formed")
                 String material,
         @Input(
-                        label = "Strength in bending",
+                        label = "Bending strength",
                         dim = Dimension.STRESS,
                         least = 2e5,
                         most = 1.5e9,
@@ -100,7 +100,7 @@ public record MemberType(
                         example = "350 MPa")
                 Measure strength,
         @Input(
-                        label = "Strength in shear; steel without",
+                        label = "Shear strength (leave out for steel)",
                         dim = Dimension.STRESS,
                         least = 2e5,
                         most = 1.5e9,

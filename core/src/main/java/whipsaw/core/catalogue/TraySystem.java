@@ -65,7 +65,7 @@ public record TraySystem(
         @Input(label = "Racking mass per module", dim = Dimension.MASS, least = 0.5, most = 60, example = "5.4 kg")
                 Measure rackingMass,
         @Input(label = "Ballast positions", example = "module") Positions positions,
-        @Input(label = "Blocks a position takes", least = 0, most = 60, example = "12") int mostBlocks,
+        @Input(label = "Most blocks on a position", least = 0, most = 60, example = "12") int mostBlocks,
         @Input(
                         label = "Area shown to share load",
                         dim = Dimension.AREA,
@@ -74,10 +74,10 @@ public record TraySystem(
                         optional = true,
                         example = "230 ft2")
                 Measure shared,
-        @Input(label = "Report that shows it", longest = 200, orElse = "", example = "stiffness report 7")
+        @Input(label = "Report on load sharing", longest = 200, orElse = "", example = "stiffness report 7")
                 String sharedReport,
-        @Input(label = "Rows joined", orElse = "false", example = "yes") boolean linksRows,
-        @Input(label = "Fewest modules side by side", least = 1, most = 20, example = "2") int shortestRow,
+        @Input(label = "Rows linked", orElse = "false", example = "yes") boolean linksRows,
+        @Input(label = "Shortest row, modules", least = 1, most = 20, example = "2") int shortestRow,
         @Input(
                         label = "Friction by covering",
                         least = 0.1,
@@ -86,7 +86,7 @@ public record TraySystem(
                         example = "TPO=0.48; EPDM=0.55")
                 Map<String, Double> friction,
         @Input(
-                        label = "Length of a foot, four a module",
+                        label = "Length of a foot (four to a module)",
                         dim = Dimension.PART_LENGTH,
                         least = 0.02,
                         most = 3,

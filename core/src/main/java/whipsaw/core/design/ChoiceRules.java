@@ -16,6 +16,7 @@ import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Problem;
+import whipsaw.core.schema.Shape;
 import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.NetCoefficients;
@@ -128,16 +129,21 @@ final class ChoiceRules {
             problems.add(Problem.at(
                     JobPaths.SITE.to(Site::recordLow), low.typed(), "is not below the design high of " + high.typed()));
         }
-        Contradiction.of(job.array().module())
-                .forEach(c -> problems.add(new Problem(
-                        JobPaths.ARRAY.to(ArrayChoice::module) + "." + c.key(), c.label(), c.value(), c.message())));
-        Contradiction.of(job.electrical().inverter())
-                .forEach(c -> problems.add(new Problem(
-                        JobPaths.ELECTRICAL.to(Electrical::inverter) + "." + c.key(),
-                        c.label(),
-                        c.value(),
-                        c.message())));
+        contradictions(
+                problems, JobPaths.ARRAY.to(ArrayChoice::module), job.array().module());
+        contradictions(
+                problems,
+                JobPaths.ELECTRICAL.to(Electrical::inverter),
+                job.electrical().inverter());
         return problems;
+    }
+
+    private static void contradictions(List<Problem> problems, Path<?> path, Record part) {
+        Shape<?> shape = Shape.of(part.getClass());
+        for (Contradiction c : Contradiction.of(part)) {
+            String label = path.label() + ": " + shape.slot(c.key()).label();
+            problems.add(new Problem(path + "." + c.key(), label, c.value(), c.message()));
+        }
     }
 
     /** A bay has its joists once, and they span one way; surveyed purlins follow the faces they lie on. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.core.check.Check;
 import whipsaw.core.survey.SurveySheet;
+import whipsaw.core.units.Show;
 
 /** Stages of a job in working order, and which checks and questions belong to each. */
 public enum Stage {
@@ -36,6 +37,8 @@ public enum Stage {
             "total.blocks"),
     CIRCUITS("circuits", "Circuits", "E", "strings.", "inverters.", "survey.inverter-wall", "total.ratio"),
     RUNS("runs", "Runs", "R", "run.", "survey.leg-", "survey.busbar", "survey.export");
+
+    private static final String SHAPE = "Shape";
 
     private final String key;
     private final String title;
@@ -79,26 +82,37 @@ public enum Stage {
      *
      * @param stop the first of its checks that stops the job; null when none does
      * @param missing answers of the survey it waits for
+     * @param assumed answers that nobody has confirmed
      */
-    public record Mark(Stage stage, Check stop, long missing) {
+    public record Mark(Stage stage, Check stop, long missing, long assumed) {
         /** {@code stopped}, {@code open} or {@code done}. */
         public String state() {
-            return stop != null ? "stopped" : missing > 0 ? "open" : "done";
+            return stop != null ? "stopped" : open() > 0 ? "open" : "done";
+        }
+
+        /** Answers that are missing or assumed. */
+        public long open() {
+            return missing + assumed;
         }
 
         /** One character that tells the state without colour. */
         public String sign() {
-            return stop != null ? stop.verdict().mark() : missing > 0 ? "…" : "✓";
+            return stop != null ? stop.verdict().mark() : open() > 0 ? "…" : "✓";
         }
 
         /** The state in words. */
         public String words() {
             if (stop != null) {
-                return stage.title() + ", stopped: " + stop.title() + " "
+                return stage.title() + ", stopped by a check: " + stop.title() + ", "
                         + stop.verdict().words();
             }
-            String answers = missing == 1 ? "1 answer" : missing + " answers";
-            return stage.title() + (missing > 0 ? ", open: " + answers + " missing" : ", done");
+            if (open() == 0) {
+                return stage.title() + ", done";
+            }
+            return stage.title() + ", open: "
+                    + (missing > 0 ? Show.count((int) missing, "answer") + " missing" : "")
+                    + (missing > 0 && assumed > 0 ? ", " : "")
+                    + (assumed > 0 ? Show.count((int) assumed, "answer") + " assumed" : "");
         }
     }
 
@@ -111,12 +125,22 @@ public enum Stage {
                     .filter(c -> c.verdict().stops() && of(c) == stage)
                     .findFirst()
                     .orElse(null);
-            long missing = sheet.lines().stream()
-                    .filter(l -> l.status() == SurveySheet.Status.MISSING
-                            && l.question().stages().chars().anyMatch(letter -> stage.letters.indexOf(letter) >= 0))
-                    .count();
-            marks.add(new Mark(stage, stop, missing));
+            marks.add(new Mark(
+                    stage,
+                    stop,
+                    stage.answers(sheet, SurveySheet.Status.MISSING),
+                    stage.answers(sheet, SurveySheet.Status.ASSUMED)));
         }
         return marks;
+    }
+
+    /** The shape of the roof belongs to the first stage; all other questions say which stages wait for them. */
+    private long answers(SurveySheet sheet, SurveySheet.Status status) {
+        return sheet.lines().stream()
+                .filter(l -> l.status() == status)
+                .filter(l -> this == ROOF
+                        ? l.question().section().equals(SHAPE)
+                        : l.question().stages().chars().anyMatch(letter -> letters.indexOf(letter) >= 0))
+                .count();
     }
 }

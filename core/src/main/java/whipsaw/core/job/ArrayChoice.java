@@ -76,24 +76,24 @@ public record ArrayChoice(
      */
     public record Attachments(
             @Input(
-                            label = "Uplift one takes",
+                            label = "Allowable uplift, each",
                             dim = Dimension.FORCE,
                             least = 50,
                             most = 200_000,
                             help = "allowable, or design resistance in EN")
                     Measure tension,
             @Input(
-                            label = "Shear one takes",
+                            label = "Allowable shear, each",
                             dim = Dimension.FORCE,
                             least = 50,
                             most = 200_000,
                             help = "along the roof")
                     Measure shear,
-            @Input(label = "Blocks on a position", least = 0, most = 60) int mostBlocks,
+            @Input(label = "Most blocks on a position", least = 0, most = 60) int mostBlocks,
             @Input(label = "Bays", longest = 4000, optional = true, as = BayNames.class, help = "as B2, C2; empty: all")
                     List<String> bays,
             @Input(
-                            label = "How they are fixed",
+                            label = "Fixing method",
                             choices = {"bonded", "screwed", "bolted"},
                             optional = true,
                             absent = "not said")

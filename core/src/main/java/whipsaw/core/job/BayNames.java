@@ -1,7 +1,6 @@
 package whipsaw.core.job;
 
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -13,8 +12,6 @@ import whipsaw.core.schema.Slot;
 
 /** Names of bays in one text, with commas between; empty, or the word all, for all of them. */
 final class BayNames implements Codec {
-    private static final int MOST_BAYS = 2000;
-
     @Override
     public Object read(Doc doc, Slot slot) {
         if (doc.raw(slot.key()) instanceof String given
@@ -32,7 +29,7 @@ final class BayNames implements Codec {
                 doc.problem(slot.key(), slot.label(), name, "is no bay: name them as on the plan, for example B2, C2");
             }
         }
-        return names.size() > MOST_BAYS ? names.subList(0, MOST_BAYS) : names;
+        return names;
     }
 
     @Override
@@ -43,10 +40,6 @@ final class BayNames implements Codec {
 
     @Override
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "string");
-        schema.put("maxLength", slot.input().longest());
-        schema.put("pattern", "^\\s*([Aa][Ll][Ll]|([A-Za-z]{1,2}\\d{1,3}[,;\\s]*)*)\\s*$");
-        return schema;
+        return JsonSchema.text(slot.input().longest(), "^\\s*([Aa][Ll][Ll]|([A-Za-z]{1,2}\\d{1,3}[,;\\s]*)*)\\s*$");
     }
 }

@@ -1,6 +1,5 @@
 package whipsaw.core.job;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import whipsaw.core.schema.Codec;
 import whipsaw.core.schema.Doc;
@@ -28,15 +27,9 @@ final class DayOfPower implements Codec {
 
     @Override
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-        Map<String, Object> item = new LinkedHashMap<>();
-        item.put("type", "number");
-        item.put("minimum", slot.input().least());
-        item.put("maximum", slot.input().most());
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "array");
-        schema.put("minItems", HOURS);
-        schema.put("maxItems", HOURS);
-        schema.put("items", item);
-        return schema;
+        return JsonSchema.list(
+                HOURS,
+                HOURS,
+                JsonSchema.number("number", slot.input().least(), slot.input().most()));
     }
 }

@@ -1,7 +1,6 @@
 package whipsaw.core.job;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -69,15 +68,7 @@ final class DaysOfPower implements Codec {
 
     @Override
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-        Map<String, Object> day = new LinkedHashMap<>();
-        day.put("type", "string");
-        day.put("pattern", "^\\s*[0-9.eE+-]+( [0-9.eE+-]+){23}\\s*$");
-        day.put("maxLength", LONGEST_DAY);
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "array");
-        schema.put("minItems", DAYS);
-        schema.put("maxItems", DAYS);
-        schema.put("items", day);
-        return schema;
+        String day = "^\\s*[0-9.eE+-]+( [0-9.eE+-]+){23}\\s*$";
+        return JsonSchema.list(DAYS, DAYS, JsonSchema.text(LONGEST_DAY, day));
     }
 }

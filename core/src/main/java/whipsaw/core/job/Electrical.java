@@ -16,15 +16,15 @@ import whipsaw.core.units.Measure;
 public record Electrical(
         @Input(label = "Inverter", catalogue = "inverter") InverterType inverter,
         @Input(
-                        label = "The array is on",
+                        label = "Array location",
                         choices = {"building", "dwelling", "ground"},
-                        words = {"or in a building", "a one- or two-family dwelling", "the ground"},
+                        words = {"on or in a building", "a one- or two-family dwelling", "the ground"},
                         orElse = "building",
                         quiet = true)
                 String place,
-        @Input(label = "DC to AC at most", least = 0.5, most = 2.5) double dcAcMost,
+        @Input(label = "Largest DC/AC ratio", least = 0.5, most = 2.5) double dcAcMost,
         @Input(label = "DC system limit", dim = Dimension.VOLTAGE, least = 100, most = 1500) Measure systemLimit,
-        @Input(label = "Cell above ambient", least = 0, most = 60, unit = "°C") double cellRiseC,
+        @Input(label = "Cell temperature rise above ambient", least = 0, most = 60, unit = "°C") double cellRiseC,
         @Input(label = "AC run", section = true) AcRun run) {
 
     /**
@@ -51,7 +51,7 @@ public record Electrical(
                     int terminalC,
             @Input(label = "In the sun", orElse = "true") boolean inSun,
             @Input(label = "Above the roof", dim = Dimension.PART_LENGTH, least = 0, most = 2) Measure aboveRoof,
-            @Input(label = "Voltage drop at most", least = 0.1, most = 10, unit = "%") double dropLimitPct,
+            @Input(label = "Voltage drop limit", least = 0.1, most = 10, unit = "%") double dropLimitPct,
             @Input(label = "Power factor", least = 0.8, most = 1) double powerFactor,
             @Input(label = "Feeders side by side", least = 1, most = 200, orElse = "1") int feeders) {
         public AcRun {

@@ -111,7 +111,7 @@ public final class JobReader {
         Record entry = shape.read(doc);
         if (context.problems().isEmpty()) {
             for (Contradiction c : Contradiction.of(entry)) {
-                doc.problem(c.key(), c.label(), c.value(), c.message());
+                doc.problem(c.key(), shape.slot(c.key()).label(), c.value(), c.message());
             }
         }
         return reading(entry, context);

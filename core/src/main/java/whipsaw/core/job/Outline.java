@@ -30,7 +30,7 @@ public sealed interface Outline permits Outline.Taped, Outline.Drawn {
                             key = "face",
                             choices = {"outside", "inside"})
                     boolean insideFace,
-            @Input(label = "How it is closed") Closing closing,
+            @Input(label = "Closing method") Closing closing,
             @Input(label = "Edges", each = "Edge", by = "", fewest = 3, many = MOST_CORNERS) List<TapedLeg> legs,
             @Input(label = "Diagonals", each = "Diagonal", by = "", many = MOST_CORNERS) List<TapedDiagonal> diagonals,
             @Input(label = "Offsets", each = "Offset", by = "", many = MOST_CORNERS) List<TapedOffset> offsets)

@@ -26,7 +26,8 @@ import whipsaw.core.units.Spacings;
 public record Roof(
         @Input(label = "Outline", section = true) Outline outline,
         @Input(label = "Sizes taped on site", optional = true) SiteSizes sizes,
-        @Input(label = "Top of the sheet looks to", dim = Dimension.ANGLE, least = 0, most = 360) Measure upAzimuth,
+        @Input(label = "Azimuth of the sheet's top edge", dim = Dimension.ANGLE, least = 0, most = 360)
+                Measure upAzimuth,
         @Input(label = "Mean roof height", dim = Dimension.ROOF_LENGTH, least = 2, most = 60) Measure height,
         @Input(label = "Fall", dim = Dimension.ANGLE, least = 0, most = 7) Measure slope,
         @Input(label = "Parapets", each = "Edge", by = "edge", many = Outline.MOST_CORNERS) List<Parapet> parapets,
@@ -132,7 +133,7 @@ public record Roof(
                             absent = "not known: nothing is established")
                     Measure load,
             @Input(label = "Given by") String givenBy,
-            @Input(label = "Given on", help = "as 2026-05-31") LocalDate date,
+            @Input(label = "Date given", help = "as 2026-05-31") LocalDate date,
             @Input(label = "Letter", longest = 160, optional = true, help = "where it stands") String letter,
             @Input(
                             label = "Conditions",

@@ -86,7 +86,8 @@ public sealed interface RoofForm permits RoofForm.Flat, RoofForm.Folded, RoofFor
                     List<Corner> corners,
             @Input(label = "Slope", dim = Dimension.ANGLE, least = 0.1, most = 75) Measure slope,
             @Input(label = "Water runs to", dim = Dimension.ANGLE, least = 0, most = 360) Measure fallsTo,
-            @Input(label = "Lowest corner at", dim = Dimension.ROOF_LENGTH, least = 0, most = 60) Measure low) {
+            @Input(label = "Height of the lowest corner", dim = Dimension.ROOF_LENGTH, least = 0, most = 60)
+                    Measure low) {
         public DrawnFace {
             corners = List.copyOf(corners);
         }

@@ -1,7 +1,6 @@
 package whipsaw.core.job;
 
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
@@ -40,9 +39,6 @@ final class SemicolonTexts implements Codec {
 
     @Override
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "string");
-        schema.put("maxLength", slot.input().longest());
-        return schema;
+        return JsonSchema.text(slot.input().longest(), null);
     }
 }

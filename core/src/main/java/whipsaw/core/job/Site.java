@@ -198,7 +198,7 @@ public record Site(
                             help = "a change asks for wind and snow again: maps differ")
                     String name,
             @Input(
-                            label = "Figures not at hand",
+                            label = "Figures missing from 7-22",
                             orElse = "false",
                             quiet = true,
                             words = {"not established", "those of 7-16, as an engineer accepts"},
@@ -206,7 +206,7 @@ public record Site(
                             help = "of 29.4.3, 30.3 and 13.6.12")
                     boolean olderFigures,
             @Input(
-                            label = "Loads combined for",
+                            label = "Load combinations",
                             key = "method",
                             choices = {"allowable", "strength"},
                             words = {"allowable stress (2.4)", "strength (2.3)"},

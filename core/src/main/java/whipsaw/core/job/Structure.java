@@ -48,7 +48,7 @@ public record Structure(
                         absent = "none")
                 Measure live,
         @Input(
-                        label = "Live load under modules",
+                        label = "Roof live load under modules",
                         orElse = "true",
                         words = {"not under low modules", "acts there too"},
                         help = "no only where the adopted code and the engineer allow it")
@@ -185,10 +185,10 @@ public record Structure(
                             absent = "none at hand")
                     Measure uplift,
             @Input(
-                            label = "Openings",
+                            label = "Enclosure",
                             orElse = "false",
                             quiet = true,
-                            words = {"enclosed", "may put it under pressure"},
+                            words = {"enclosed", "partially enclosed"},
                             help = "doors that stand open on one side make it partially enclosed")
                     boolean partlyEnclosed) {
         @Absent
@@ -256,10 +256,10 @@ public record Structure(
                             when = {"surveyed", "false"},
                             passed = true)
                     Spacings spacing,
-            @Input(label = "The purlins surveyed", orElse = "false", quiet = true) boolean surveyed,
+            @Input(label = "Uses the surveyed purlins", orElse = "false", quiet = true) boolean surveyed,
             @Input(label = "Section", catalogue = "member") MemberType type,
             @Input(
-                            label = "Share with a free flange",
+                            label = "Moment share with the lower flange free",
                             least = 0.05,
                             most = 1,
                             optional = true,
@@ -304,8 +304,8 @@ public record Structure(
             @Input(label = "y of its lower end", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
             @Input(label = "Width", dim = Dimension.ROOF_LENGTH, least = 0.2, most = 12) Measure width,
             @Input(label = "Depth", dim = Dimension.ROOF_LENGTH, least = 0.2, most = 12) Measure depth,
-            @Input(label = "Mass of one", dim = Dimension.MASS, least = 5, most = 5000) Measure mass,
-            @Input(label = "On each other", least = 1, most = 12) int high) {}
+            @Input(label = "Mass of each", dim = Dimension.MASS, least = 5, most = 5000) Measure mass,
+            @Input(label = "Stacked how many high", least = 1, most = 12) int high) {}
 
     /**
      * Tray or pipe with its cables on supports, as it comes.
@@ -319,17 +319,16 @@ public record Structure(
             @Input(label = "Id", longest = 40) String id,
             @Input(label = "What", longest = 60) String name,
             @Input(label = "Where it lies", optional = true, absent = "along the AC run") Line line,
-            @Input(label = "Weight with its cables", dim = Dimension.LINE_LOAD, least = 1, most = 5000)
-                    Measure perMetre,
+            @Input(label = "Weight with cables", dim = Dimension.LINE_LOAD, least = 1, most = 5000) Measure perMetre,
             @Input(
-                            label = "One support with its block",
+                            label = "Weight of one support with its block",
                             dim = Dimension.MASS,
                             least = 0.05,
                             most = 500,
                             optional = true,
                             absent = "none")
                     Measure support,
-            @Input(label = "Supports every", dim = Dimension.ROOF_LENGTH, least = 0.2, most = 12) Measure spacing) {}
+            @Input(label = "Support spacing", dim = Dimension.ROOF_LENGTH, least = 0.2, most = 12) Measure spacing) {}
 
     /** A straight line on the plan. */
     public record Line(
@@ -345,7 +344,7 @@ public record Structure(
      * @param utilisation of the most used of the members
      */
     public record SignedFor(
-            @Input(label = "Signed off for", longest = 400) String what,
+            @Input(label = "Work signed off", longest = 400) String what,
             @Input(label = "Utilisation signed off", least = 0, most = 1e6) double utilisation) {}
 
     /**
@@ -355,7 +354,7 @@ public record Structure(
      */
     public record Seen(
             @Input(label = "Signed off by", help = "the engineer") String by,
-            @Input(label = "Signed off on", help = "as 2026-05-31") LocalDate on,
+            @Input(label = "Date signed off", help = "as 2026-05-31") LocalDate on,
             @Inline(optional = true) SignedFor signedFor) {}
 
     /**
@@ -375,7 +374,7 @@ public record Structure(
                     String kind,
             @Input(label = "Bays", longest = 4000, optional = true, as = BayNames.class, help = "as B2, C2; empty: all")
                     List<String> bays,
-            @Input(label = "Seen done", optional = true) Seen seen,
+            @Input(label = "Engineer's sign-off", optional = true) Seen seen,
             @Input(label = "Photographs", many = 20, longest = 80, optional = true) List<String> photos) {
         public Work {
             bays = List.copyOf(bays);

@@ -103,7 +103,7 @@ public record Survey(
                             absent = "not known")
                     Measure reach,
             @Input(
-                            label = "Lifts or bears",
+                            label = "Capacity",
                             dim = Dimension.MASS,
                             least = 1,
                             most = 100_000,
@@ -197,8 +197,9 @@ public record Survey(
             @Input(label = "Name", longest = 60) String name,
             @Input(label = "At x", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure x,
             @Input(label = "At y", dim = Dimension.ROOF_LENGTH, least = -20_000, most = 20_000) Measure y,
-            @Input(label = "Eye above its ground", dim = Dimension.ROOF_LENGTH, least = 0.5, most = 100) Measure eye,
-            @Input(label = "That ground above the building's", dim = Dimension.ROOF_LENGTH, least = -200, most = 200)
+            @Input(label = "Eye height above their ground", dim = Dimension.ROOF_LENGTH, least = 0.5, most = 100)
+                    Measure eye,
+            @Input(label = "Their ground above the building's", dim = Dimension.ROOF_LENGTH, least = -200, most = 200)
                     Measure ground) {}
 
     /**
@@ -249,8 +250,8 @@ public record Survey(
     public record Year(
             @Input(label = "Time zone of the tariff", from = TimeZones.class, help = "as Europe/London") String zone,
             @Input(label = "First day") LocalDate from,
-            @Input(label = "Summer from month", least = 1, most = 12) int summerFrom,
-            @Input(label = "Summer to month", least = 1, most = 12) int summerTo,
+            @Input(label = "Summer tariff from month", least = 1, most = 12) int summerFrom,
+            @Input(label = "Summer tariff to month", least = 1, most = 12) int summerTo,
             @Input(label = "Days of readings", key = "days", least = 0, most = 100_000, as = DaysOfPower.class)
                     List<Double> kw) {
         public Year {
@@ -280,7 +281,7 @@ public record Survey(
             @Input(label = "Upper left corner at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
             @Input(label = "Scale", least = 1e-5, most = 10, unit = "m per pixel") double metresPerPixel,
             @Input(label = "Turn", least = -360, most = 360, unit = "°") double turnDeg,
-            @Input(label = "Strength", least = 5, most = 100, unit = "%") double opacityPct) {}
+            @Input(label = "Opacity", least = 5, most = 100, unit = "%") double opacityPct) {}
 
     /**
      * A roof of the job that is not worked on at the moment.
@@ -291,7 +292,7 @@ public record Survey(
     public record OtherRoof(
             @Input(label = "Id", longest = 40) String id,
             @Input(label = "Name", longest = 60) String name,
-            @Input(label = "Its corner 0,0 at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
-            @Input(label = "Its corner 0,0 at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
+            @Input(label = "Its origin at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
+            @Input(label = "Its origin at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
             @Input(label = "Roof", section = true) Roof roof) {}
 }

@@ -1,6 +1,5 @@
 package whipsaw.core.job;
 
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -103,22 +102,13 @@ final class SurveyAnswers implements Codec {
             if (q.kind() != SurveyQuestion.Kind.PATH) {
                 Map<String, Object> answer = new LinkedHashMap<>();
                 answer.put("value", value(q, definitions));
-                answer.put("how", Map.of("enum", HOW));
-                answer.put("by", Map.of("type", "string", "maxLength", LONGEST_NAME));
+                answer.put("how", JsonSchema.choice(HOW));
+                answer.put("by", JsonSchema.text(LONGEST_NAME, null));
                 answer.put("on", Map.of("type", "string", "pattern", "^\\d{4}-\\d{2}-\\d{2}$"));
-                properties.put(q.id(), object(answer, List.of("value")));
+                properties.put(q.id(), JsonSchema.object(answer, List.of("value")));
             }
         }
-        return object(properties, List.of());
-    }
-
-    private static Map<String, Object> object(Map<String, Object> properties, List<String> required) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", "object");
-        schema.put("additionalProperties", false);
-        schema.put("required", new ArrayList<>(required));
-        schema.put("properties", properties);
-        return schema;
+        return JsonSchema.object(properties, List.of());
     }
 
     private static Map<String, Object> value(SurveyQuestion q, JsonSchema.Definitions definitions) {
@@ -126,17 +116,9 @@ final class SurveyAnswers implements Codec {
         value.put("title", q.label());
         switch (q.kind()) {
             case DIMENSION -> value.putAll(definitions.dimension(q.field()));
-            case NUMBER -> {
-                value.put("type", "number");
-                value.put("minimum", q.least());
-                value.put("maximum", q.most());
-            }
-            case CHOICE, YES_NO -> value.put("enum", q.options());
-            default -> {
-                value.put("type", "string");
-                value.put("maxLength", LONGEST);
-                value.put("pattern", "\\S");
-            }
+            case NUMBER -> value.putAll(JsonSchema.number("number", q.least(), q.most()));
+            case CHOICE, YES_NO -> value.putAll(JsonSchema.choice(q.options()));
+            default -> value.putAll(JsonSchema.text(LONGEST, "\\S"));
         }
         return value;
     }

@@ -1,6 +1,5 @@
 package whipsaw.core.job;
 
-import java.util.LinkedHashMap;
 import java.util.Map;
 import whipsaw.core.schema.Codec;
 import whipsaw.core.schema.Doc;
@@ -22,8 +21,6 @@ final class TerminalRating implements Codec {
 
     @Override
     public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("enum", slot.choices());
-        return schema;
+        return JsonSchema.choice(slot.choices());
     }
 }

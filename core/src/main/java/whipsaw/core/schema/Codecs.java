@@ -17,7 +17,7 @@ import whipsaw.core.units.UnitSystem;
 
 /** The kinds of inputs, by the type of the component. */
 final class Codecs {
-    private static final int PICTURE_ID = 80;
+    private static final int LONGEST_DATE = 40;
 
     private Codecs() {}
 
@@ -116,12 +116,6 @@ final class Codecs {
         Shape<?> shape();
     }
 
-    private static Map<String, Object> type(String name) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("type", name);
-        return schema;
-    }
-
     private static final class Dimensioned implements Codec {
         @Override
         public Object read(Doc doc, Slot slot) {
@@ -163,11 +157,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            Map<String, Object> schema = type("array");
-            schema.put("minItems", 1);
-            schema.put("maxItems", slot.input().many());
-            schema.put("items", definitions.dimension(slot.field()));
-            return schema;
+            return JsonSchema.list(1, slot.input().many(), definitions.dimension(slot.field()));
         }
     }
 
@@ -205,14 +195,9 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            return range(type("number"), slot.input());
+            return JsonSchema.number(
+                    "number", slot.input().least(), slot.input().most());
         }
-    }
-
-    private static Map<String, Object> range(Map<String, Object> schema, Input input) {
-        schema.put("minimum", input.least());
-        schema.put("maximum", input.most());
-        return schema;
     }
 
     private static final class Whole implements Codec {
@@ -229,7 +214,8 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            return range(type("integer"), slot.input());
+            return JsonSchema.number(
+                    "integer", slot.input().least(), slot.input().most());
         }
     }
 
@@ -246,7 +232,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            return type("boolean");
+            return new LinkedHashMap<>(Map.of("type", "boolean"));
         }
     }
 
@@ -263,14 +249,8 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            return oneOf(slot);
+            return JsonSchema.choice(slot.choices());
         }
-    }
-
-    private static Map<String, Object> oneOf(Slot slot) {
-        Map<String, Object> schema = new LinkedHashMap<>();
-        schema.put("enum", slot.choices());
-        return schema;
     }
 
     private static final class Choice implements Codec {
@@ -289,7 +269,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            return oneOf(slot);
+            return JsonSchema.choice(slot.choices());
         }
     }
 
@@ -307,12 +287,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            Map<String, Object> schema = type("string");
-            schema.put("maxLength", slot.input().longest());
-            if (!slot.optional()) {
-                schema.put("pattern", "\\S");
-            }
-            return schema;
+            return JsonSchema.text(slot.input().longest(), slot.optional() ? null : "\\S");
         }
     }
 
@@ -330,12 +305,8 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            Map<String, Object> schema = type("array");
-            schema.put("maxItems", slot.input().many());
-            Map<String, Object> item = type("string");
-            item.put("maxLength", Math.max(PICTURE_ID, slot.input().longest()));
-            schema.put("items", item);
-            return schema;
+            return JsonSchema.list(
+                    0, slot.input().many(), JsonSchema.text(slot.input().longest(), null));
         }
     }
 
@@ -352,9 +323,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            Map<String, Object> schema = type("string");
-            schema.put("pattern", "^\\s*\\d{4}-\\d{2}-\\d{2}\\s*$");
-            return schema;
+            return JsonSchema.text(LONGEST_DATE, "^\\s*\\d{4}-\\d{2}-\\d{2}\\s*$");
         }
     }
 
@@ -395,13 +364,7 @@ final class Codecs {
 
         @Override
         public Map<String, Object> schema(Slot slot, JsonSchema.Definitions definitions) {
-            Map<String, Object> schema = type("array");
-            if (slot.input().fewest() > 0) {
-                schema.put("minItems", slot.input().fewest());
-            }
-            schema.put("maxItems", slot.input().many());
-            schema.put("items", definitions.object(shape));
-            return schema;
+            return JsonSchema.list(slot.input().fewest(), slot.input().many(), definitions.object(shape));
         }
     }
 }

@@ -46,6 +46,53 @@ public final class JsonSchema {
         return (Map<String, Object>) value;
     }
 
+    /** A text of so many characters at most; the pattern is null where any will do. */
+    public static Map<String, Object> text(int longest, String pattern) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("type", "string");
+        schema.put("maxLength", longest);
+        if (pattern != null) {
+            schema.put("pattern", pattern);
+        }
+        return schema;
+    }
+
+    /** A number, or a whole one, in a range. */
+    public static Map<String, Object> number(String type, double least, double most) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("type", type);
+        schema.put("minimum", least);
+        schema.put("maximum", most);
+        return schema;
+    }
+
+    /** One of some words. */
+    public static Map<String, Object> choice(List<String> words) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("enum", words);
+        return schema;
+    }
+
+    /** A list of so many entries. */
+    public static Map<String, Object> list(int fewest, int most, Map<String, Object> entry) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("type", "array");
+        schema.put("minItems", fewest);
+        schema.put("maxItems", most);
+        schema.put("items", entry);
+        return schema;
+    }
+
+    /** An object with these members and no others. */
+    public static Map<String, Object> object(Map<String, Object> properties, List<String> required) {
+        Map<String, Object> schema = new LinkedHashMap<>();
+        schema.put("type", "object");
+        schema.put("additionalProperties", false);
+        schema.put("required", required);
+        schema.put("properties", properties);
+        return schema;
+    }
+
     /** Schemas that are used by name. */
     public static final class Definitions {
         private final Map<String, Object> all = new LinkedHashMap<>();
@@ -72,10 +119,7 @@ public final class JsonSchema {
         /** A text with a unit of the quantity, or that text with the SI value beside it, which has its range. */
         public Map<String, Object> dimension(Field field) {
             Quantity quantity = field.dimension().quantity();
-            Map<String, Object> si = new LinkedHashMap<>();
-            si.put("type", "number");
-            si.put("minimum", field.least());
-            si.put("maximum", field.most());
+            Map<String, Object> si = number("number", field.least(), field.most());
             Map<String, Object> schema = new LinkedHashMap<>();
             schema.put("description", field.range(UnitSystem.US) + "; " + field.range(UnitSystem.METRIC));
             schema.put("examples", List.of(field.example(UnitSystem.US), field.example(UnitSystem.METRIC)));
@@ -128,20 +172,12 @@ public final class JsonSchema {
             Map<String, Object> properties = new LinkedHashMap<>();
             properties.put("typed", typed);
             properties.put(key, si);
-            Map<String, Object> schema = new LinkedHashMap<>();
-            schema.put("type", "object");
-            schema.put("required", List.of("typed"));
-            schema.put("additionalProperties", false);
-            schema.put("properties", properties);
-            return schema;
+            return JsonSchema.object(properties, List.of("typed"));
         }
 
         /** Distances one after the other, or that text with the metres of each. */
         Map<String, Object> spacings(Field field) {
-            Map<String, Object> typed = new LinkedHashMap<>();
-            typed.put("type", "string");
-            typed.put("maxLength", 400);
-            typed.put("pattern", "\\d");
+            Map<String, Object> typed = JsonSchema.text(400, "\\d");
             Map<String, Object> metres = new LinkedHashMap<>();
             metres.put("type", "array");
             metres.put("items", Map.of("type", "number"));

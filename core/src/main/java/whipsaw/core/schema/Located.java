@@ -1,5 +1,6 @@
 package whipsaw.core.schema;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -13,7 +14,7 @@ import java.util.regex.Pattern;
  * @param value null where it is absent
  */
 public record Located(String thing, String label, Slot slot, Object value) {
-    private static final Pattern STEP = Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d+)]|\\[([A-Za-z]+)=([^\\]]*)]");
+    private static final Pattern STEP = Pattern.compile("\\.([A-Za-z0-9]+)|\\[(\\d{1,6})]|\\[([A-Za-z]+)=([^\\]]*)]");
 
     /** The name of the thing and of the input, as errors and the history have it. */
     public String name() {
@@ -30,6 +31,44 @@ public record Located(String thing, String label, Slot slot, Object value) {
      */
     public static Located in(Shape<?> shape, Object document, String path) {
         return path.startsWith("$") ? new Walk(shape, document).to(path.substring(1)) : null;
+    }
+
+    /** Every input of a document that is no object, with its value; those that are absent have null. */
+    public static List<Located> all(Shape<?> shape, Object document) {
+        List<Located> all = new ArrayList<>();
+        collect(shape, document, "", all);
+        return all;
+    }
+
+    private static void collect(Shape<?> shape, Object object, String thing, List<Located> all) {
+        for (Slot slot : shape.slots()) {
+            if (shape.kindOf(object).slotOf(slot.key(), object) != slot) {
+                continue; // of another kind than the object is
+            }
+            Object value = shape.value(object, slot);
+            if (slot.list()) {
+                List<?> entries = (List<?>) value;
+                for (int i = 0; i < entries.size(); i++) {
+                    String own = slot.entryName(told(slot, entries.get(i)), i);
+                    collect(slot.element(), entries.get(i), thing.isEmpty() ? own : thing + ", " + own, all);
+                }
+            } else if (slot.element() == null) {
+                all.add(new Located(thing, slot.label(), slot, value));
+            } else if (value != null) {
+                String own = slot.input().section() ? "" : slot.label();
+                collect(
+                        slot.element(),
+                        value,
+                        thing.isEmpty() || own.isEmpty() ? thing + own : thing + ": " + own,
+                        all);
+            }
+        }
+    }
+
+    /** What tells one of a list from the others. */
+    private static Object told(Slot list, Object entry) {
+        Slot by = list.element().slot(list.input().by());
+        return by == null || entry == null ? null : list.element().value(entry, by);
     }
 
     /** The way through a document, step by step. */
@@ -95,11 +134,8 @@ public record Located(String thing, String label, Slot slot, Object value) {
             int index = key == null ? Integer.parseInt(m.group(2)) : find(key, m.group(4));
             List<?> list = value instanceof List<?> all ? all : List.of();
             value = index >= 0 && index < list.size() ? list.get(index) : null;
-            String by = slot.input().by();
-            Slot name = shape.slot(by);
-            Object told =
-                    value == null || name == null ? null : shape.kindOf(value).value(value, name);
-            Object own = told == null && key != null && key.equals(by) ? m.group(4) : told;
+            Object told = told(slot, value);
+            Object own = told == null && key != null && key.equals(slot.input().by()) ? m.group(4) : told;
             String entry = slot.entryName(own, Math.max(0, index));
             thing = thing.isEmpty() ? entry : thing + ", " + entry;
             label = "";

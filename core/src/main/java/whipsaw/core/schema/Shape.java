@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -57,6 +58,22 @@ public final class Shape<T> {
             this.constructor = constructor(type, components);
         }
         this.slots = all();
+        own().forEach(this::dependsOnWhatIsThere);
+    }
+
+    private void dependsOnWhatIsThere(Slot slot) {
+        for (String[] condition : List.of(slot.input().when(), slot.input().needed())) {
+            Slot on = condition.length == 0 ? null : named(condition[0]);
+            boolean good = condition.length == 0
+                    || on != null
+                            && on.choices().containsAll(Arrays.asList(condition).subList(1, condition.length));
+            if (!good) {
+                throw new IllegalStateException(slot + " depends on " + String.join(", ", condition));
+            }
+        }
+        if (!slot.input().with().isEmpty() && named(slot.input().with()) == null) {
+            throw new IllegalStateException(slot + " goes with " + slot.input().with());
+        }
     }
 
     private static Part part(RecordComponent c) {
@@ -250,7 +267,7 @@ public final class Shape<T> {
                     slot.key(),
                     slot.label(),
                     doc.raw(slot.key()),
-                    "is only for " + on.label().toLowerCase(java.util.Locale.ROOT) + " " + String.join(", ", only)
+                    "is only for " + on.label().toLowerCase(Locale.ROOT) + " " + String.join(", ", only)
                             + ": leave it out");
         }
         return slot.absent();

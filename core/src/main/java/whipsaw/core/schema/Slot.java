@@ -14,7 +14,7 @@ public final class Slot {
     private final RecordComponent component;
     private final List<String> choices;
     private final Codec codec;
-    private Object absent;
+    private final Object absent;
 
     Slot(RecordComponent component) {
         this.component = component;
@@ -26,6 +26,9 @@ public final class Slot {
         this.key = input.key().equals(Input.NONE) ? name : input.key();
         this.choices = choices(input);
         this.codec = Codecs.of(component, input);
+        this.absent = input.orElse().equals(Input.NONE)
+                ? Codecs.absent(component)
+                : Codecs.parsed(this, codec, input.orElse());
         if (input.words().length > 0 && input.words().length != choices().size()) {
             throw new IllegalStateException(component + " has other words than choices");
         }
@@ -82,10 +85,6 @@ public final class Slot {
         return component.getType();
     }
 
-    RecordComponent component() {
-        return component;
-    }
-
     /** What a dimension measures and in which range. */
     public Field field() {
         return new Field(input.label(), input.dim(), input.least(), input.most());
@@ -121,11 +120,6 @@ public final class Slot {
 
     /** The value that stands for an absent one. */
     Object absent() {
-        if (absent == null) {
-            absent = input.orElse().equals(Input.NONE)
-                    ? Codecs.absent(component)
-                    : Codecs.parsed(this, codec, input.orElse());
-        }
         return absent;
     }
 

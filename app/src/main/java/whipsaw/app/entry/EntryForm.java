@@ -60,7 +60,8 @@ public final class EntryForm extends EntryFields {
         }
 
         Input choosing(List<Option> choices, String how) {
-            return new Input(path, label, value, unit, hint, choices, how, assumed);
+            // a choice says its unit itself
+            return new Input(path, label, value, choices.isEmpty() ? unit : "", hint, choices, how, assumed);
         }
 
         Input assumed(boolean is) {

@@ -41,6 +41,7 @@ export function showProblems(problems, field) {
     }
     line.classList.add("wrong");
     const fault = line.querySelector(".fault");
+    if (!document.querySelector(".fault:not(:empty)")) requestAnimationFrame(() => line.scrollIntoView({ block: "nearest" }));
     fault.textContent = (fault.textContent ? fault.textContent + " " : "") + problem.message + ".";
     const input = line.querySelector("[data-path]");
     if (input && input === field && input.matches("input")) refused.set(input.dataset.path, { text: input.value, message: fault.textContent });

@@ -22,7 +22,7 @@ public record CatalogueInfo(
         @Input(label = "Name as on the datasheet", example = "YB 500 half-cut") String name,
         @Input(label = "Source of the figures", longest = 300, example = "datasheet YB-500, revision C") String source,
         @Input(label = "Date of the source", optional = true, example = "2026-05-31") LocalDate dated,
-        @Input(label = "Status", example = "unconfirmed") DataStatus status)
+        @Input(label = "Status", help = "type unconfirmed or invented", example = "unconfirmed") DataStatus status)
         implements DataSource {
 
     @Override

@@ -157,6 +157,22 @@ public record ArrayLayout(
         }
     }
 
+    /** The ground rectangles of all runs on the plan, each closed. */
+    public List<Coordinate[]> runCorners() {
+        return runs().stream()
+                .map(r -> {
+                    double t = modules.get(r.firstIndex()).t();
+                    return new Coordinate[] {
+                        frame.plan(r.from(), t),
+                        frame.plan(r.to(), t),
+                        frame.plan(r.to(), t + depthM),
+                        frame.plan(r.from(), t + depthM),
+                        frame.plan(r.from(), t)
+                    };
+                })
+                .toList();
+    }
+
     /** All runs in order. */
     public List<Run> runs() {
         List<Run> runs = new ArrayList<>();

@@ -13,6 +13,7 @@ import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobArray;
 import whipsaw.core.job.Obstruction;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.Together;
@@ -35,13 +36,22 @@ public final class ArrayStage {
     private final Job job;
     private final RoofPlan plan;
 
-    private ArrayStage(Job job, RoofPlan plan) {
+    private final double apartM;
+
+    private ArrayStage(Job job, RoofPlan plan, double apartM) {
         this.job = job;
         this.plan = plan;
+        this.apartM = apartM;
     }
 
-    public static ArrayLayout of(Job job, RoofPlan plan, SetbackTable setbacks) {
-        return new ArrayStage(job, plan).layout(setbacks);
+    /**
+     * Places the modules of one array.
+     *
+     * @param job as the array sees it; a roof without one gets none
+     * @param apartM clear distance to the areas of other arrays where none was entered
+     */
+    public static ArrayLayout of(Job job, RoofPlan plan, SetbackTable setbacks, double apartM) {
+        return new ArrayStage(job, plan, apartM).layout(setbacks);
     }
 
     private record Row(double t, boolean walkwayBehind) {}
@@ -62,7 +72,7 @@ public final class ArrayStage {
         double along = choice.module().length().si();
         double depth = spacing.depthM();
         double columnPitch = along + choice.tray().moduleGap().si();
-        Geometry inside = bareRoof(setback);
+        Geometry inside = ownArea(bareRoof(setback));
         Geometry bare = frame.inFrame(inside);
         FreeRegion bareRegion = new FreeRegion(bare);
         FreeRegion region = new FreeRegion(frame.inFrame(aroundObstructions(inside)));
@@ -93,7 +103,17 @@ public final class ArrayStage {
         List<Slot> kept = withoutRemoved(slots, frame, along, depth, notRemoved);
         kept = withoutShortRows(kept, choice.tray().shortestRow());
         return number(
-                kept, bands, frame, facing, spacing, pairs, gap, setback, typed == null ? rule : null, notRemoved);
+                kept,
+                firstColumn(bareIntervals, phase, along, columnPitch),
+                bands,
+                frame,
+                facing,
+                spacing,
+                pairs,
+                gap,
+                setback,
+                typed == null ? rule : null,
+                notRemoved);
     }
 
     private record Slot(int row, long column, double s, double t) {}
@@ -158,7 +178,7 @@ public final class ArrayStage {
 
     /** The roof inside its parapets, less the set-back. */
     private Geometry bareRoof(double setback) {
-        if (!job.roof().takesTrays()) {
+        if (!job.roof().takesTrays() || job.placed() == null) {
             return plan.outline().getFactory().createPolygon();
         }
         double keepAll = plan.edges().get(0).parapetThicknessM() + setback;
@@ -174,6 +194,28 @@ public final class ArrayStage {
             }
         }
         return less(plan.outline(), strips);
+    }
+
+    /** What the array may take of the roof: its own area, less those of others it keeps clear of. */
+    private Geometry ownArea(Geometry roof) {
+        if (job.placed() == null
+                || job.onThisRoof().size() == 1 && job.placed().area().isEmpty()) {
+            return roof;
+        }
+        Geometry own = job.placed().area().isEmpty()
+                ? roof
+                : OverlayNGRobust.overlay(roof, ArrayAreas.polygon(job.placed()), OverlayNG.INTERSECTION);
+        List<Geometry> others = new ArrayList<>();
+        for (JobArray other : ArrayAreas.before(job)) {
+            double keep = Math.max(apart(job.placed()), apart(other));
+            Geometry area = ArrayAreas.polygon(other);
+            others.add(keep > 0 ? BufferOp.bufferOp(area, keep, EXACT) : area);
+        }
+        return less(own, others);
+    }
+
+    private double apart(JobArray array) {
+        return array.apart() == null ? apartM : array.apart().si();
     }
 
     /** All within a distance of an edge, square beyond its ends. */
@@ -272,8 +314,18 @@ public final class ArrayStage {
         return kept;
     }
 
+    /** The first column that fits anywhere between the edges: from it columns count, whatever is taken out later. */
+    private static long firstColumn(List<FreeRegion.Interval> bare, double phase, double along, double pitch) {
+        return bare.stream()
+                .filter(free -> free.to() - free.from() >= along)
+                .mapToLong(free -> (long) Math.ceil((free.from() - phase) / pitch - 1e-7))
+                .min()
+                .orElse(0);
+    }
+
     private ArrayLayout number(
             List<Slot> slots,
+            long firstColumn,
             List<Row> bands,
             ArrayFrame frame,
             double facing,
@@ -283,7 +335,6 @@ public final class ArrayStage {
             double setback,
             SetbackTable.Setback rule,
             List<Coordinate> notRemoved) {
-        long firstColumn = slots.stream().mapToLong(Slot::column).min().orElse(0);
         List<ArrayLayout.Module> modules = new ArrayList<>();
         for (Slot slot : slots) {
             modules.add(new ArrayLayout.Module(

@@ -1,10 +1,11 @@
 package whipsaw.core.build;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import whipsaw.core.array.ArrayLayout;
+import java.util.Map;
 import whipsaw.core.circuit.Circuits;
-import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.AcRun;
@@ -24,29 +25,37 @@ public record Counts(List<Line> lines) {
         lines = List.copyOf(lines);
     }
 
-    /** @param attachments of the array, a first estimate; 0 for none */
-    public static Counts of(
-            Job job, ArrayLayout layout, HoldDown holdDown, int attachments, Circuits circuits, AcRun run) {
-        List<Line> lines = new ArrayList<>();
-        int modules = layout.modules().size();
-        ArrayChoice array = job.array();
-        lines.add(line(
-                "Modules, " + array.module().info().name(),
-                modules,
-                modules * array.module().mass().si()));
-        lines.add(line(
-                "Tray sets for one module, " + array.tray().info().name(),
-                modules,
-                modules * array.tray().rackingMass().si()));
-        String blocks = "Blocks, " + array.block().info().name();
-        lines.add(
-                holdDown.established()
-                        ? line(blocks, holdDown.blocks(), holdDown.ballastKg())
-                        : new Line(blocks, "not established", Double.NaN));
+    /**
+     * What all arrays of a job come to; parts of one name are counted together.
+     *
+     * @param attachments of all arrays, a first estimate; 0 for none
+     */
+    public static Counts of(List<LaidArray> arrays, int attachments, Circuits circuits, AcRun run) {
+        Map<String, Line> byItem = new LinkedHashMap<>();
+        for (LaidArray a : arrays) {
+            int modules = a.layout().modules().size();
+            ArrayChoice array = a.job().array();
+            add(byItem, "Modules, " + array.module().info().name(), modules, modules * a.moduleKg());
+        }
+        for (LaidArray a : arrays) {
+            int modules = a.layout().modules().size();
+            String tray = a.job().array().tray().info().name();
+            add(byItem, "Tray sets for one module, " + tray, modules, modules * a.rackingKg());
+        }
+        for (LaidArray a : arrays) {
+            String blocks = "Blocks, " + a.job().array().block().info().name();
+            if (a.holdDown().established()) {
+                add(byItem, blocks, a.holdDown().blocks(), a.holdDown().ballastKg());
+            } else {
+                byItem.put(blocks, new Line(blocks, "not established", Double.NaN));
+            }
+        }
+        List<Line> lines = new ArrayList<>(byItem.values());
+        Job job = arrays.get(0).job();
         if (attachments > 0) {
             lines.add(line("Attachments, first estimate", attachments, Double.NaN));
         }
-        lines.add(line("Strings", circuits.strings().size(), Double.NaN));
+        lines.add(line("Strings", circuits.strings(), Double.NaN));
         lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
         if (run.sizing() != null && run.sizing().feasible()) {
             ConductorSizing.Choice c = run.sizing().chosen();
@@ -61,6 +70,16 @@ public record Counts(List<Line> lines) {
                     Double.NaN));
         }
         return new Counts(lines);
+    }
+
+    /** Adds to the count of an item; what is not established of it stays so. */
+    private static void add(Map<String, Line> byItem, String item, int count, double massKg) {
+        Line there = byItem.get(item);
+        if (there == null) {
+            byItem.put(item, line(item, count, massKg));
+        } else if (!Double.isNaN(there.massKg())) {
+            byItem.put(item, line(item, Integer.parseInt(there.quantity()) + count, there.massKg() + massKg));
+        }
     }
 
     /** A size as it is called: {@code 4/0 AWG Cu} or {@code 350 kcmil Al}. */

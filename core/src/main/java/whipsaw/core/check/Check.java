@@ -18,6 +18,8 @@ import whipsaw.core.units.Limits;
  * @param source clause or rule
  * @param figure key of the figure whose working shows it
  * @param remark what stops it, the shortfall, or what is missing; empty when nothing has to be said
+ * @param about ids of the arrays, or of roofs without one, it is about; empty for all of the job
+ * @param where these in words; empty for all of the job
  */
 public record Check(
         String id,
@@ -29,11 +31,49 @@ public record Check(
         Place place,
         String source,
         String figure,
-        String remark) {
+        String remark,
+        List<String> about,
+        String where) {
+
+    public Check {
+        about = List.copyOf(about);
+    }
+
+    /** A check of all of the job. */
+    public Check(
+            String id,
+            String title,
+            String demand,
+            String capacity,
+            double utilisation,
+            Verdict verdict,
+            Place place,
+            String source,
+            String figure,
+            String remark) {
+        this(id, title, demand, capacity, utilisation, verdict, place, source, figure, remark, List.of(), "");
+    }
+
+    /** The same for some arrays, or roofs without one. */
+    public Check about(List<String> places, String words) {
+        return new Check(
+                id, title, demand, capacity, utilisation, verdict, place, source, figure, remark, places, words);
+    }
+
+    /** Whether it is about an array, or a roof without one. */
+    public boolean concerns(String at) {
+        return about.isEmpty() || about.contains(at);
+    }
+
+    /** What was checked, and for which array or roof where not for all. */
+    public String heading() {
+        return where.isEmpty() ? title : title + ", " + where;
+    }
 
     private static final Comparator<Check> RANK = Comparator.comparing(Check::verdict)
             .thenComparing(c -> Double.isNaN(c.utilisation) ? 0 : -c.utilisation)
-            .thenComparing(Check::id);
+            .thenComparing(Check::id)
+            .thenComparing(Check::where);
 
     /** Whether demand and capacity are two amounts of one thing. */
     public boolean isRatio() {

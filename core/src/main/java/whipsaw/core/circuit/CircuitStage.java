@@ -2,27 +2,70 @@ package whipsaw.core.circuit;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.units.Limits;
 
 /**
- * Cuts the array into strings in order of laying and gives them to as few inverters of one model as
+ * Cuts every array into strings in order of laying and gives them to as few inverters of one model as
  * the DC to AC limit and the trackers allow. Strings are as long as is legal; what is left over
  * joins a shorter legal string or is left out.
  */
 public final class CircuitStage {
     private CircuitStage() {}
 
-    public static Circuits of(Job job, ArrayLayout layout) {
+    /**
+     * Strings of all arrays of a job, each of modules of one array, and the inverters they share.
+     *
+     * @param arrays in the order of the job
+     */
+    public static Circuits of(List<LaidArray> arrays) {
+        List<Planned> planned = new ArrayList<>();
+        List<StringLimits> limits = new ArrayList<>();
+        List<List<Integer>> leftOut = new ArrayList<>();
+        for (int i = 0; i < arrays.size(); i++) {
+            limits.add(limits(arrays.get(i).job()));
+            leftOut.add(plan(i, arrays.get(i), limits.get(i), planned));
+        }
+        Job job = arrays.get(0).job();
+        Sharing sharing = share(planned, job);
+        List<List<Circuits.PvString>> strings = new ArrayList<>();
+        arrays.forEach(a -> strings.add(new ArrayList<>()));
+        int[] mostParallel = new int[arrays.size()];
+        for (int i = 0; i < sharing.inverterOf().length; i++) {
+            Planned p = planned.get(i);
+            strings.get(p.array())
+                    .add(new Circuits.PvString(i + 1, sharing.inverterOf()[i], sharing.trackerOf()[i], p.modules()));
+            mostParallel[p.array()] = Math.max(mostParallel[p.array()], sharing.parallelOf()[i]);
+        }
+        if (sharing.inverters() == 0) {
+            planned.forEach(p -> leftOut.get(p.array()).addAll(p.modules()));
+        }
+        List<Circuits.ArrayStrings> each = new ArrayList<>();
+        for (int i = 0; i < arrays.size(); i++) {
+            each.add(new Circuits.ArrayStrings(
+                    arrays.get(i).job().place(),
+                    limits.get(i),
+                    strings.get(i),
+                    leftOut.get(i),
+                    arrays.get(i).job().array().module().power().si(),
+                    mostParallel[i]));
+        }
+        return new Circuits(
+                each, sharing.inverters(), job.electrical().inverter().power().si());
+    }
+
+    private static StringLimits limits(Job job) {
         ModuleType module = job.array().module();
         InverterType inverter = job.electrical().inverter();
-        StringLimits limits = StringLimits.of(new StringLimits.Input(
+        return StringLimits.of(new StringLimits.Input(
                 module.voc().si(),
                 module.vmp().si(),
                 module.vocCoefficient().si(),
@@ -33,7 +76,12 @@ public final class CircuitStage {
                 job.electrical().systemLimit().si(),
                 inverter.highestInput().si(),
                 inverter.trackerLowest().si()));
-        List<Planned> planned = new ArrayList<>();
+    }
+
+    /** Cuts one array into strings; what fits in none is returned. */
+    private static List<Integer> plan(int index, LaidArray array, StringLimits limits, List<Planned> planned) {
+        ArrayLayout layout = array.layout();
+        double moduleW = array.job().array().module().power().si();
         List<Integer> leftOut = new ArrayList<>();
         for (boolean back : layout.pairs() == null ? new boolean[] {false} : new boolean[] {false, true}) {
             List<Integer> order = serpentine(layout, back);
@@ -42,38 +90,30 @@ public final class CircuitStage {
                     : List.of();
             int from = 0;
             for (int length : lengths) {
-                planned.add(new Planned(back, List.copyOf(order.subList(from, from + length))));
+                planned.add(new Planned(index, back, List.copyOf(order.subList(from, from + length)), moduleW));
                 from += length;
             }
             leftOut.addAll(order.subList(from, order.size()));
         }
-        Sharing sharing = share(planned, job);
-        List<Circuits.PvString> strings = new ArrayList<>();
-        for (int i = 0; i < sharing.inverterOf().length; i++) {
-            strings.add(new Circuits.PvString(
-                    i + 1,
-                    sharing.inverterOf()[i],
-                    sharing.trackerOf()[i],
-                    planned.get(i).modules()));
-        }
-        if (strings.isEmpty()) {
-            planned.forEach(p -> leftOut.addAll(p.modules()));
-        }
-        return new Circuits(
-                limits,
-                strings,
-                leftOut,
-                sharing.inverters(),
-                module.power().si(),
-                inverter.power().si(),
-                sharing.mostParallel());
+        return leftOut;
     }
 
-    /** A string before it has an inverter; faces that look different ways share no tracker. */
-    private record Planned(boolean back, List<Integer> modules) {
+    /** A string before it has an inverter; arrays, and faces that look different ways, share no tracker. */
+    private record Planned(int array, boolean back, List<Integer> modules, double moduleW) {
         int size() {
             return modules.size();
         }
+
+        double watts() {
+            return size() * moduleW;
+        }
+    }
+
+    /** What has to be alike of strings on one tracker. */
+    private record Alike(int size, boolean back, int array) {
+        private static final Comparator<Alike> LONGEST_FIRST = Comparator.comparing((Alike a) -> -a.size)
+                .thenComparing(a -> a.back)
+                .thenComparing(a -> a.array);
     }
 
     /**
@@ -133,42 +173,40 @@ public final class CircuitStage {
         return result;
     }
 
-    private record Sharing(int inverters, int[] inverterOf, int[] trackerOf, int mostParallel) {}
+    private record Sharing(int inverters, int[] inverterOf, int[] trackerOf, int[] parallelOf) {}
 
     /** The fewest inverters over which the strings, in order, can be shared evenly. */
     private static Sharing share(List<Planned> strings, Job job) {
-        double power = job.array().module().power().si();
-        double total = strings.stream().mapToInt(Planned::size).sum() * power;
+        double total = strings.stream().mapToDouble(Planned::watts).sum();
         double most = job.electrical().dcAcMost()
                 * job.electrical().inverter().power().si();
         for (int n = Math.max(1, Limits.ceil(total / most)); n <= strings.size(); n++) {
-            Sharing sharing =
-                    shareOver(n, strings, power, most, job.electrical().inverter());
+            Sharing sharing = shareOver(n, strings, most, job.electrical().inverter());
             if (sharing != null) {
                 return sharing;
             }
         }
-        return new Sharing(0, new int[0], new int[0], 0);
+        return new Sharing(0, new int[0], new int[0], new int[0]);
     }
 
-    private static Sharing shareOver(int n, List<Planned> strings, double power, double mostW, InverterType type) {
+    private static Sharing shareOver(int n, List<Planned> strings, double mostW, InverterType type) {
         int[] inverterOf = new int[strings.size()];
         int[] trackerOf = new int[strings.size()];
-        int mostParallel = 0;
+        int[] parallelOf = new int[strings.size()];
         int from = 0;
         for (int i = 0; i < n; i++) {
             int to = from + strings.size() / n + (i < strings.size() % n ? 1 : 0);
-            Map<Integer, List<Integer>> alike = new TreeMap<>(Collections.reverseOrder());
-            int modules = 0;
+            Map<Alike, List<Integer>> alike = new TreeMap<>(Alike.LONGEST_FIRST);
+            double watts = 0;
             for (int s = from; s < to; s++) {
                 Planned string = strings.get(s);
-                alike.computeIfAbsent(2 * string.size() + (string.back() ? 0 : 1), k -> new ArrayList<>())
+                alike.computeIfAbsent(new Alike(string.size(), string.back(), string.array()), k -> new ArrayList<>())
                         .add(s);
-                modules += string.size();
+                watts += string.watts();
                 inverterOf[s] = i + 1;
             }
             int parallel = parallel(alike, type);
-            if (parallel == 0 || Limits.above(modules * power, mostW)) {
+            if (parallel == 0 || Limits.above(watts, mostW)) {
                 return null;
             }
             int tracker = 0;
@@ -176,19 +214,19 @@ public final class CircuitStage {
                 for (int k = 0; k < group.size(); k++) {
                     tracker += k % parallel == 0 ? 1 : 0;
                     trackerOf[group.get(k)] = tracker;
+                    parallelOf[group.get(k)] = Math.min(parallel, group.size());
                 }
-                mostParallel = Math.max(mostParallel, Math.min(parallel, group.size()));
             }
             from = to;
         }
-        return new Sharing(n, inverterOf, trackerOf, mostParallel);
+        return new Sharing(n, inverterOf, trackerOf, parallelOf);
     }
 
     /**
-     * Fewest strings in parallel with which the groups of equal length and face fit the trackers; 0 when
+     * Fewest strings in parallel with which the groups of equal length, face and array fit the trackers; 0 when
      * none does.
      */
-    private static int parallel(Map<Integer, List<Integer>> alike, InverterType type) {
+    private static int parallel(Map<Alike, List<Integer>> alike, InverterType type) {
         for (int parallel = 1; parallel <= type.stringsPerTracker(); parallel++) {
             int trackers = 0;
             for (List<Integer> group : alike.values()) {

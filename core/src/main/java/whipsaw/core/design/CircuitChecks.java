@@ -64,7 +64,7 @@ final class CircuitChecks {
     }
 
     private void strings() {
-        Circuits circuits = design.circuits();
+        Circuits.ArrayStrings circuits = design.strings();
         var limits = circuits.limits();
         if (!limits.feasible()) {
             checks.add(Check.stated(
@@ -123,7 +123,7 @@ final class CircuitChecks {
         Circuits c = design.circuits();
         double most = job.electrical().dcAcMost();
         if (c.inverters() == 0) {
-            if (!c.strings().isEmpty() || !design.layout().modules().isEmpty()) {
+            if (c.strings() > 0 || !design.layout().modules().isEmpty()) {
                 checks.add(Check.stated(
                         "inverters.share",
                         "Strings shared over inverters",
@@ -146,7 +146,8 @@ final class CircuitChecks {
                 "limit set in the job",
                 "total.ratio",
                 "add an inverter"));
-        double short_ = c.mostParallel() * job.array().module().isc().si();
+        double short_ =
+                design.strings().mostParallel() * job.array().module().isc().si();
         double limit = job.electrical().inverter().trackerShortCircuit().si();
         checks.add(Check.compare(
                 "inverters.short-circuit",
@@ -154,14 +155,15 @@ final class CircuitChecks {
                 text(Dimension.CURRENT, 1.25 * short_),
                 text(Dimension.CURRENT, limit),
                 1.25 * short_ / limit,
-                Place.of(c.mostParallel() + " strings in parallel"),
+                Place.of(design.strings().mostParallel() + " strings in parallel"),
                 "NEC 690.8(A)(1), maker's limit",
                 "strings.current",
                 "put fewer strings on a tracker"));
-        double backFeed =
-                1.25 * (c.mostParallel() - 1) * job.array().module().isc().si();
+        double backFeed = 1.25
+                * (design.strings().mostParallel() - 1)
+                * job.array().module().isc().si();
         double fuse = job.array().module().largestFuse().si();
-        if (Limits.above(backFeed, fuse) || c.mostParallel() > 2) {
+        if (Limits.above(backFeed, fuse) || design.strings().mostParallel() > 2) {
             checks.add(Check.stated(
                     "strings.fuse",
                     "String fuses",

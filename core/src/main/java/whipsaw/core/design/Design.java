@@ -27,58 +27,146 @@ import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
 
 /**
- * Everything that follows from a job.
+ * Everything that follows from a job, as one of its arrays sees it: what is its own, what its roof bears, and what all of
+ * the job shares.
  *
- * @param tables it was solved with, national parameters laid over
- * @param shade of parapets and things on the modules
- * @param rowSnow snow that drifts against rows of modules; null for none
- * @param faceWind what the wind does to a pitched roof; null for a flat one
- * @param downWind what the wind presses on roof and modules
- * @param seismic room to slide; null where the method is not asked for
- * @param existing what the array adds to the building; null where the rule is not asked for
- * @param attached what attachments hold; null where weight alone holds the array
+ * @param whole the design of the job
+ * @param roof that is looked at
+ * @param array that is looked at, on that roof
  */
-public record Design(
-        Job job,
-        CodeTables tables,
-        RoofPlan plan,
-        SiteActions site,
-        ArrayLayout layout,
-        ModuleShade shade,
-        HoldDown holdDown,
-        Circuits circuits,
-        AcRun run,
-        RoofLoads loads,
-        RowSnow rowSnow,
-        FaceWind faceWind,
-        DownWind downWind,
-        RoofMembers members,
-        ArraySeismic seismic,
-        AttachedArray attached,
-        FootPressure feet,
-        ExistingBuilding existing,
-        Counts counts,
-        List<Check> checks) {
+public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
 
-    public Design {
-        checks = List.copyOf(checks);
+    /** The same design as another array, or a roof without one, sees it; its first array where there is none of that id. */
+    public Design at(String place) {
+        Job wanted = job().at(place);
+        if (wanted.equals(job())) {
+            return this;
+        }
+        for (RoofDesign r : whole.roofs()) {
+            for (ArrayDesign a : r.arrays()) {
+                if (a.job().place().equals(wanted.place())) {
+                    return new Design(whole, r, a);
+                }
+            }
+        }
+        throw new IllegalStateException("no design of " + wanted.place());
     }
 
-    /** The same with its checks. */
-    Design with(List<Check> all) {
-        return new Design(
-                job, tables, plan, site, layout, shade, holdDown, circuits, run, loads, rowSnow, faceWind, downWind,
-                members, seismic, attached, feet, existing, counts, all);
+    /** The job as the array sees it. */
+    public Job job() {
+        return array.job();
+    }
+
+    /** Tables it was solved with, national parameters laid over. */
+    public CodeTables tables() {
+        return whole.tables();
+    }
+
+    public RoofPlan plan() {
+        return roof.plan();
+    }
+
+    public SiteActions site() {
+        return roof.site();
+    }
+
+    public ArrayLayout layout() {
+        return array.layout();
+    }
+
+    /** Shade of parapets and things on the modules. */
+    public ModuleShade shade() {
+        return array.shade();
+    }
+
+    public HoldDown holdDown() {
+        return array.holdDown();
+    }
+
+    /** Inverters and strings of the whole job. */
+    public Circuits circuits() {
+        return whole.circuits();
+    }
+
+    /** Strings of the array. */
+    public Circuits.ArrayStrings strings() {
+        return whole.circuits().of(job().place());
+    }
+
+    public AcRun run() {
+        return whole.run();
+    }
+
+    /** Loads of all arrays on the roof. */
+    public RoofLoads loads() {
+        return roof.loads();
+    }
+
+    /** Snow that drifts against rows of the array; null for none. */
+    public RowSnow rowSnow() {
+        return array.rowSnow();
+    }
+
+    /** What the wind does to a pitched roof; null for a flat one. */
+    public FaceWind faceWind() {
+        return roof.faceWind();
+    }
+
+    /** What the wind presses on roof and modules. */
+    public DownWind downWind() {
+        return array.downWind();
+    }
+
+    /** Members under all arrays on the roof. */
+    public RoofMembers members() {
+        return roof.members();
+    }
+
+    /** Room to slide; null where the method is not asked for. */
+    public ArraySeismic seismic() {
+        return array.seismic();
+    }
+
+    /** What attachments hold; null where weight alone holds the array. */
+    public AttachedArray attached() {
+        return array.attached();
+    }
+
+    public FootPressure feet() {
+        return array.feet();
+    }
+
+    /** What the arrays add to the building; null where the rule is not asked for. */
+    public ExistingBuilding existing() {
+        return roof.existing();
+    }
+
+    /** What the whole job takes. */
+    public Counts counts() {
+        return whole.counts();
+    }
+
+    /** Checks of the whole job, the worst first. */
+    public List<Check> checks() {
+        return whole.checks();
+    }
+
+    /** The check of an id that is about this place; null when there is none. */
+    public Check check(String id) {
+        return checks().stream()
+                .filter(c -> c.id().equals(id) && c.concerns(job().place()))
+                .findFirst()
+                .orElse(null);
     }
 
     /** Wind zones of the roof; null on a pitched one for which no method is at hand. */
     public RoofZones windZones() {
-        return faceWind == null ? site.zones() : faceWind.zones();
+        return faceWind() == null ? site().zones() : faceWind().zones();
     }
 
     /** The check that stops the job most. */
     public Check worstCheck() {
-        return checks.get(0);
+        return checks().get(0);
     }
 
     /**
@@ -96,11 +184,11 @@ public record Design(
 
     /** Pressure of feet on the covering itself; null where it is not asked. */
     public CoverPressure cover() {
-        return CoverPressure.of(job, layout, holdDown);
+        return CoverPressure.of(job(), layout(), holdDown());
     }
 
     /** How deep snow lies on the AC run; null where that is not known. */
     public SnowOnRun snowOnRun() {
-        return SnowOnRun.of(job, plan, site, rowSnow);
+        return SnowOnRun.of(job(), plan(), site(), roof.rowSnow());
     }
 }

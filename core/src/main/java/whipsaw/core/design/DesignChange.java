@@ -34,11 +34,13 @@ public record DesignChange(List<String> words, List<Integer> changed) {
         return new DesignChange(all, changed);
     }
 
-    public static DesignChange between(Design before, Design after) {
+    /** From one design to another, both as the same array sees them. */
+    public static DesignChange between(Design first, Design after) {
+        Design before = first.at(after.job().place());
         List<String> words = new ArrayList<>();
         UnitSystem units = after.job().project().units();
-        count(words, after.layout().modules().size() - before.layout().modules().size(), "module");
-        count(words, after.holdDown().blocks() - before.holdDown().blocks(), "block");
+        count(words, after.whole().modules() - before.whole().modules(), "module");
+        count(words, after.whole().blocks() - before.whole().blocks(), "block");
         count(words, attachments(after) - attachments(before), "attachment");
         amount(words, (after.circuits().dcW() - before.circuits().dcW()) / 1000, 1, "kWdc");
         amount(words, (after.circuits().acVa() - before.circuits().acVa()) / 1000, 1, "kWac");
@@ -50,14 +52,17 @@ public record DesignChange(List<String> words, List<Integer> changed) {
                 load.symbol());
         Check worst = after.worstCheck();
         Check was = before.worstCheck();
-        if (!worst.id().equals(was.id()) || worst.verdict() != was.verdict()) {
-            words.add("worst check: " + worst.title() + " " + worst.verdict().words());
+        if (!worst.id().equals(was.id()) || !worst.about().equals(was.about()) || worst.verdict() != was.verdict()) {
+            words.add("worst check: " + worst.heading() + " " + worst.verdict().words());
         }
         return new DesignChange(words, changed(before, after));
     }
 
+    /** Attachments of the whole job. */
     static int attachments(Design design) {
-        return design.attached() == null ? 0 : design.attached().needed();
+        return design.whole().arrays().stream()
+                .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
+                .sum();
     }
 
     private static void count(List<String> words, int difference, String thing) {
@@ -76,7 +81,8 @@ public record DesignChange(List<String> words, List<Integer> changed) {
 
     private static List<Integer> changed(Design before, Design after) {
         Map<String, Integer> blocksByPlace = new HashMap<>();
-        for (HoldDown.Position p : before.holdDown().positions()) {
+        boolean there = before.job().place().equals(after.job().place());
+        for (HoldDown.Position p : there ? before.holdDown().positions() : List.<HoldDown.Position>of()) {
             blocksByPlace.put(place(before.layout(), p), p.ballast().blocksNeeded());
         }
         List<Integer> changed = new ArrayList<>();

@@ -50,6 +50,10 @@ final class DesignChecks {
         all.contradictions();
         all.tape(tables);
         all.checks.addAll(SizeChecks.of(design, tables));
+        if (design.job().placed() == null) {
+            all.checks.addAll(SurveyChecks.ofRoof(design));
+            return all.checks;
+        }
         if (design.job().roof().takesTrays()) {
             all.placed();
             all.rowShade();
@@ -397,7 +401,7 @@ final class DesignChecks {
 
     private void roofLoad() {
         RoofLoads loads = design.loads();
-        if (!design.holdDown().established()) {
+        if (!design.roof().established()) {
             checks.add(Check.stated(
                     "roof.window",
                     "Added roof load",
@@ -425,7 +429,7 @@ final class DesignChecks {
             return;
         }
         String source = allowance.source();
-        if (loads.window() != null) {
+        if (loads.window() != null && loads.window().array().equals(job.place())) {
             checks.add(load(
                     "roof.window",
                     "Added load over the heaviest " + square(loads.window()),

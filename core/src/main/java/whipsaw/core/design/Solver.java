@@ -1,35 +1,21 @@
 package whipsaw.core.design;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.function.Function;
-import java.util.function.Supplier;
-import whipsaw.core.array.ArrayLayout;
-import whipsaw.core.array.ArrayStage;
-import whipsaw.core.array.ModuleShade;
+import java.util.Map;
 import whipsaw.core.build.Counts;
-import whipsaw.core.check.Check;
 import whipsaw.core.circuit.CircuitStage;
 import whipsaw.core.circuit.Circuits;
-import whipsaw.core.holddown.DownWind;
-import whipsaw.core.holddown.FaceWind;
-import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.holddown.HoldDownStage;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
-import whipsaw.core.job.Survey;
+import whipsaw.core.job.JobRoof;
 import whipsaw.core.roof.OutlineRules;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.schema.Problem;
-import whipsaw.core.site.SiteActions;
-import whipsaw.core.structure.ArraySeismic;
-import whipsaw.core.structure.AttachedArray;
-import whipsaw.core.structure.ExistingBuilding;
-import whipsaw.core.structure.FootPressure;
-import whipsaw.core.structure.RoofLoads;
-import whipsaw.core.structure.RoofMembers;
-import whipsaw.core.structure.RowSnow;
 import whipsaw.core.table.CodeTables;
 
 /**
@@ -43,25 +29,38 @@ public final class Solver {
         this.tables = tables;
     }
 
-    /** What a job has to satisfy before it can be solved; empty when it can. */
+    /**
+     * What a job has to satisfy before it can be solved; empty when it can. Paths into the roof and the array it is
+     * looked at from are written as {@code $.roof} and {@code $.array}, others from the document.
+     */
     public List<Problem> problems(Job job) {
-        List<Problem> problems =
-                new ArrayList<>(OutlineRules.check(job.roof(), job.project().units()));
-        for (int i = 0; i < job.survey().roofs().size(); i++) {
-            String path = JobPaths.SURVEY
-                    .at(Survey::roofs, i)
-                    .to(Survey.OtherRoof::roof)
-                    .toString();
-            for (Problem p : OutlineRules.check(
-                    job.survey().roofs().get(i).roof(), job.project().units())) {
-                problems.add(new Problem(
-                        p.path().replace(JobPaths.ROOF.toString(), path), p.label(), p.value(), p.message()));
+        List<Problem> problems = new ArrayList<>();
+        JobDocument document = job.document();
+        for (JobRoof roof : document.roofs()) {
+            problems.addAll(
+                    located(OutlineRules.check(roof.roof(), job.project().units()), document.at(roof.id()), job));
+        }
+        if (!problems.isEmpty()) {
+            return problems;
+        }
+        Map<String, RoofPlan> plans = new HashMap<>();
+        for (String place : document.places()) {
+            Job seen = document.at(place);
+            RoofPlan plan = plans.computeIfAbsent(seen.on().id(), id -> RoofPlan.of(seen.roof()));
+            if (seen.placed() != null) {
+                problems.addAll(located(ChoiceRules.check(seen, plan, tables), seen, job));
+                problems.addAll(located(AreaRules.check(seen, plan), seen, job));
             }
         }
-        if (problems.isEmpty()) {
-            problems.addAll(ChoiceRules.check(job, RoofPlan.of(job.roof()), tables));
-        }
-        return problems;
+        return problems.stream().distinct().toList();
+    }
+
+    /** What was found at one place, with its paths as another sees them. */
+    private static List<Problem> located(List<Problem> problems, Job found, Job seen) {
+        return problems.stream()
+                .map(p -> new Problem(
+                        JobPaths.relative(JobPaths.absolute(p.path(), found), seen), p.label(), p.value(), p.message()))
+                .toList();
     }
 
     /** Solves a job without problems. */
@@ -73,71 +72,32 @@ public final class Solver {
      * Solves a job without problems; stages whose inputs are those of a design that is there already take its results.
      *
      * @param before design of a similar job, as the one before a change; null for none
+     * @return the design as the array sees it that the job is looked at from
      */
     public Design solve(Job job, Design before) {
         CodeTables own = tables.forJob(job);
-        Known known = new Known(job, before != null && before.tables() == own ? before : null);
-        RoofPlan plan = known.of(known.roof, Design::plan, () -> RoofPlan.of(job.roof()));
-        SiteActions site = known.of(known.roof && known.site, Design::site, () -> SiteActions.of(job, plan, own));
-        ArrayLayout layout = known.of(known.array, Design::layout, () -> ArrayStage.of(job, plan, own.setbacks()));
-        ModuleShade shade = known.of(known.array, Design::shade, () -> ModuleShade.of(job, plan, layout));
-        HoldDown holdDown =
-                known.of(known.array, Design::holdDown, () -> HoldDownStage.of(job, plan, site, layout, own));
-        Circuits circuits = known.of(known.circuits, Design::circuits, () -> CircuitStage.of(job, layout));
-        AcRun run = known.of(known.circuits, Design::run, () -> AcRun.of(job, circuits, own));
-        RoofLoads loads = known.of(known.laid, Design::loads, () -> RoofLoads.of(job, plan, layout, holdDown, own));
-        FaceWind wind = known.of(known.array, Design::faceWind, () -> FaceWind.of(job, plan, own));
-        RowSnow rows = known.of(known.array, Design::rowSnow, () -> RowSnow.of(job, plan, site, layout, own));
-        DownWind down = known.of(
-                known.array, Design::downWind, () -> DownWind.of(job, plan, site, wind, layout, holdDown, own));
-        RoofMembers members = known.of(
-                known.laid,
-                Design::members,
-                () -> RoofMembers.of(job, plan, site, rows, wind, down, layout, holdDown, own));
-        AttachedArray attached = known.of(
-                known.laid, Design::attached, () -> AttachedArray.of(job, site, layout, holdDown, down, loads, own));
-        ArraySeismic seismic = attached == null
-                ? known.of(known.laid, Design::seismic, () -> ArraySeismic.of(job, plan, layout, holdDown, own))
-                : null;
-        FootPressure feet =
-                known.of(known.array, Design::feet, () -> FootPressure.of(job, site, down, layout, holdDown, own));
-        ExistingBuilding existing =
-                known.of(known.laid, Design::existing, () -> ExistingBuilding.of(job, plan, site, holdDown, loads));
-        Counts counts = Counts.of(job, layout, holdDown, attached == null ? 0 : attached.needed(), circuits, run);
-        Design design = new Design(
-                job, own, plan, site, layout, shade, holdDown, circuits, run, loads, rows, wind, down, members, seismic,
-                attached, feet, existing, counts, List.of());
-        return design.with(Check.ranked(DesignChecks.of(design, own)));
-    }
-
-    /**
-     * What of a design still holds for a job: parts of the job that are the same as they were. Stages read the tables and
-     * what is named here of the job; only counts and checks read more of it.
-     */
-    private static final class Known {
-        private final Design design;
-        private final boolean roof;
-        private final boolean site;
-        /** Roof, site and array. */
-        private final boolean array;
-        /** These and what lies along the AC run. */
-        private final boolean laid;
-        /** These and all of the electrical side. */
-        private final boolean circuits;
-
-        Known(Job job, Design design) {
-            Job was = design == null ? null : design.job();
-            this.design = design;
-            this.roof = was != null && was.roof().equals(job.roof());
-            this.site = was != null && was.site().equals(job.site());
-            this.array = roof && site && was.array().equals(job.array());
-            this.laid = array && was.electrical().run().equals(job.electrical().run());
-            this.circuits = array && was.electrical().equals(job.electrical());
-        }
-
-        <T> T of(boolean same, Function<Design, T> known, Supplier<T> solved) {
-            return same ? known.apply(design) : solved.get();
-        }
+        WholeDesign known = before != null && before.tables() == own ? before.whole() : null;
+        JobDocument document = job.document();
+        List<RoofSolve> solves = document.roofs().stream()
+                .map(r -> new RoofSolve(document, r, own, known))
+                .toList();
+        List<RoofDesign> roofs = solves.parallelStream().map(RoofSolve::solve).toList();
+        List<ArrayDesign> arrays =
+                roofs.stream().flatMap(r -> r.arrays().stream()).toList();
+        List<LaidArray> laid = arrays.stream().map(ArrayDesign::laid).toList();
+        boolean same = known != null
+                && solves.stream().allMatch(RoofSolve::sameArrays)
+                && before.job().document().places().equals(document.places())
+                && before.job().document().electrical().equals(document.electrical());
+        Circuits circuits = same ? known.circuits() : CircuitStage.of(laid);
+        AcRun run = same ? known.run() : AcRun.of(document.first(), circuits, own);
+        int attachments = arrays.stream()
+                .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
+                .sum();
+        WholeDesign whole =
+                new WholeDesign(own, roofs, circuits, run, Counts.of(laid, attachments, circuits, run), List.of());
+        whole = whole.with(PlaceChecks.of(whole, own));
+        return new Design(whole, roofs.get(0), roofs.get(0).arrays().get(0)).at(job.place());
     }
 
     /** A job as it rests on the tables of this solver, to be stored so. */

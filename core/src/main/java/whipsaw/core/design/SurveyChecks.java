@@ -57,6 +57,13 @@ final class SurveyChecks {
         return all.checks;
     }
 
+    /** Of a roof without an array. */
+    static List<Check> ofRoof(Design design) {
+        SurveyChecks all = new SurveyChecks(design);
+        all.offsets();
+        return all.checks;
+    }
+
     private void stated(
             String id, String title, String found, String wanted, Verdict verdict, String rule, String remark) {
         stated(id, title, found, wanted, verdict, null, rule, remark);

@@ -8,6 +8,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.design.WaysOut.Way;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.schema.Path;
@@ -49,13 +50,6 @@ final class Tries {
         return ways;
     }
 
-    private static Check find(Design design, String id) {
-        return design.checks().stream()
-                .filter(c -> c.id().equals(id))
-                .findFirst()
-                .orElse(null);
-    }
-
     /** Whether a check after a change is better than the one looked at. */
     boolean improves(Check after) {
         if (after == null) {
@@ -76,8 +70,11 @@ final class Tries {
         if (cut) {
             return null;
         }
-        var reading = JobReader.read(DocumentPatch.apply(document, changes), false);
-        return reading.ok() && solver.problems(reading.job()).isEmpty() ? solver.solve(reading.job(), design) : null;
+        var reading = JobReader.read(DocumentPatch.apply(document, JobPaths.absolute(changes, design.job())), false);
+        if (!reading.ok() || !solver.problems(reading.job()).isEmpty()) {
+            return null;
+        }
+        return solver.solve(reading.job().at(design.job().place()), design);
     }
 
     /** A way that improves the check, or null. */
@@ -95,7 +92,7 @@ final class Tries {
         if (after == null || emptied) {
             return null;
         }
-        Check then = find(after, check.id());
+        Check then = after.check(check.id());
         int lost = design.layout().modules().size() - after.layout().modules().size();
         return new Way(
                 kind,
@@ -110,9 +107,9 @@ final class Tries {
 
     private List<String> spoiled(Design after) {
         return after.checks().stream()
-                .filter(c -> c.verdict().stops())
+                .filter(c -> c.verdict().stops() && c.concerns(design.job().place()))
                 .filter(c -> {
-                    Check now = find(design, c.id());
+                    Check now = design.check(c.id());
                     return now == null || !now.verdict().stops();
                 })
                 .map(Check::title)

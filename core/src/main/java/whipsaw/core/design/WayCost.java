@@ -20,8 +20,7 @@ final class WayCost {
         UnitSystem units = before.job().project().units();
         List<String> parts = new ArrayList<>();
         double cost = 0;
-        int modules =
-                after.layout().modules().size() - before.layout().modules().size();
+        int modules = after.whole().modules() - before.whole().modules();
         if (modules != 0) {
             cost += modules * (prices.price("module") + prices.price("tray"));
             parts.add(signed(modules) + " modules with trays");
@@ -33,8 +32,7 @@ final class WayCost {
         }
         boolean known = before.holdDown().established() && after.holdDown().established();
         boolean same = before.job().array().block().equals(after.job().array().block());
-        int blocks =
-                known && same ? after.holdDown().blocks() - before.holdDown().blocks() : 0;
+        int blocks = known && same ? after.whole().blocks() - before.whole().blocks() : 0;
         if (blocks != 0) {
             cost += blocks * prices.price("block");
             parts.add(signed(blocks) + " blocks");
@@ -72,8 +70,10 @@ final class WayCost {
     }
 
     private static double watts(Design design) {
-        return design.layout().modules().size()
-                * design.job().array().module().power().si();
+        return design.whole().arrays().stream()
+                .mapToDouble(a -> a.layout().modules().size()
+                        * a.job().array().module().power().si())
+                .sum();
     }
 
     private static String signed(long n) {

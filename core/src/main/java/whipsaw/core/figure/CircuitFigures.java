@@ -40,7 +40,7 @@ final class CircuitFigures {
     }
 
     static Working longest(Design design) {
-        StringLimits s = design.circuits().limits();
+        StringLimits s = design.strings().limits();
         ModuleType module = design.job().array().module();
         InverterType inverter = design.job().electrical().inverter();
         return Working.of("strings.longest", "Longest legal string", Show.count(s.longest(), "module"))
@@ -84,19 +84,19 @@ final class CircuitFigures {
                         Term.computed("V_lim", "limit", volts(s.limitV()), null),
                         Term.computed("V_oc,cold", "cold module", volts(s.coldVocV()), null))
                 .note("Used: "
-                        + design.circuits().strings().size()
+                        + design.strings().strings().size()
                         + " strings of "
-                        + design.circuits().shortestUsed()
+                        + design.strings().shortestUsed()
                         + " to "
-                        + design.circuits().longestUsed()
+                        + design.strings().longestUsed()
                         + " modules, laid row by row; "
-                        + design.circuits().leftOut().size()
+                        + design.strings().leftOut().size()
                         + " modules left out.")
                 .build();
     }
 
     static Working shortest(Design design) {
-        StringLimits s = design.circuits().limits();
+        StringLimits s = design.strings().limits();
         ModuleType module = design.job().array().module();
         return Working.of("strings.shortest", "Shortest working string", Show.count(s.shortest(), "module"))
                 .step(
@@ -140,7 +140,7 @@ final class CircuitFigures {
     static Working trackerCurrent(Design design) {
         ModuleType module = design.job().array().module();
         double isc = module.isc().si();
-        int n = design.circuits().mostParallel();
+        int n = design.strings().mostParallel();
         return Working.of("strings.current", "Current of a tracker", amps(1.25 * n * isc))
                 .step(
                         "I_max",

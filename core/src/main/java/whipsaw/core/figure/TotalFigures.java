@@ -1,7 +1,12 @@
 package whipsaw.core.figure;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Roof;
 import whipsaw.core.structure.LoadWindow;
@@ -23,7 +28,13 @@ final class TotalFigures {
         int count = design.layout().modules().size();
         int runs = design.layout().runs().size();
         UnitSystem units = design.job().project().units();
-        return Working.of("total.modules", "Modules", String.valueOf(count))
+        boolean alone = design.whole().arrays().size() == 1;
+        Working.Builder w = Working.of(
+                        "total.modules",
+                        "Modules",
+                        alone
+                                ? String.valueOf(count)
+                                : count + " of " + design.whole().modules())
                 .step(
                         "n",
                         "places that keep the set-back and every clear distance, in "
@@ -70,30 +81,65 @@ final class TotalFigures {
                         "All rows share one column grid, set where it takes most modules on the bare roof; obstructions cut out only what they must.")
                 .note("Fewer than "
                         + design.job().array().tray().shortestRow()
-                        + " modules side by side are left out (tray system).")
-                .build();
+                        + " modules side by side are left out (tray system).");
+        if (!alone) {
+            List<Term> each = new ArrayList<>();
+            for (ArrayDesign a : design.whole().arrays()) {
+                String symbol = "n_" + a.job().place();
+                each.add(Term.computed(
+                        symbol,
+                        a.job().name(),
+                        String.valueOf(a.layout().modules().size()),
+                        null));
+            }
+            w.step(
+                    "N",
+                    "all arrays of the job",
+                    sum(each),
+                    String.valueOf(design.whole().modules()),
+                    "layout",
+                    each.toArray(Term[]::new));
+        }
+        return w.build();
+    }
+
+    private static String sum(List<Term> terms) {
+        return terms.stream().map(t -> "{" + t.symbol() + "}").collect(Collectors.joining(" + "));
     }
 
     static Working dc(Design design) {
-        ArrayChoice array = design.job().array();
         String dc = Show.number(design.circuits().dcW() / 1000, 2) + " kW";
-        int inStrings =
-                design.layout().modules().size() - design.circuits().leftOut().size();
-        return Working.of("total.dc", "DC power", dc)
-                .step(
-                        "P_dc",
-                        "modules in strings at standard test conditions",
-                        "{n} · {P}",
-                        dc,
-                        "",
-                        Term.computed("n", "modules in strings", String.valueOf(inStrings), "total.modules"),
-                        Term.data(
-                                "P",
-                                "module power",
-                                Show.number(array.module().power().si(), 0) + " W",
-                                Origin.CATALOGUE,
-                                array.module().info()))
-                .build();
+        Working.Builder w = Working.of("total.dc", "DC power", dc);
+        boolean alone = design.whole().arrays().size() == 1;
+        List<Term> each = new ArrayList<>();
+        for (ArrayDesign a : design.whole().arrays()) {
+            Circuits.ArrayStrings strings = design.circuits().of(a.job().place());
+            if (a.job().placed() == null) {
+                continue;
+            }
+            ModuleType module = a.job().array().module();
+            String symbol = alone ? "P_dc" : "P_" + a.job().place();
+            String power = Show.number(strings.dcW() / 1000, 2) + " kW";
+            w.step(
+                    symbol,
+                    "modules in strings at standard test conditions"
+                            + (alone ? "" : ", " + a.job().name()),
+                    "{n} · {P}",
+                    power,
+                    "",
+                    Term.computed("n", "modules in strings", String.valueOf(strings.modules()), "total.modules"),
+                    Term.data(
+                            "P",
+                            "module power",
+                            Show.number(module.power().si(), 0) + " W",
+                            Origin.CATALOGUE,
+                            module.info()));
+            each.add(Term.computed(symbol, a.job().name(), power, null));
+        }
+        if (!alone) {
+            w.step("P_dc", "all arrays of the job", sum(each), dc, "", each.toArray(Term[]::new));
+        }
+        return w.build();
     }
 
     static Working ac(Design design) {
@@ -180,13 +226,17 @@ final class TotalFigures {
             w.note(design.holdDown().missingBlocks()
                     + " more blocks are needed than the positions take; they are not in the total.");
         }
+        if (design.whole().arrays().size() > 1) {
+            w.note("Of " + design.job().name() + "; all arrays of the job take "
+                    + design.whole().blocks() + " blocks.");
+        }
         return w.note("Select a position on the drawing for its own working.").build();
     }
 
     static Working footprint(Design design) {
         RoofLoads loads = design.loads();
         UnitSystem units = design.job().project().units();
-        if (!design.holdDown().established()) {
+        if (!design.roof().established()) {
             return Working.of("roof.footprint", "Added load over the array", "not established")
                     .note("Ballast is not established, so neither is the load: see the wind first.")
                     .build();
@@ -254,10 +304,10 @@ final class TotalFigures {
                 .build();
     }
 
-    /** The heaviest window of the array; null without modules or ballast. */
+    /** The heaviest window of the arrays; null without modules or ballast. */
     static Working window(Design design, CodeTables tables) {
         LoadWindow window = design.loads().window();
-        if (window == null || !design.holdDown().established()) {
+        if (window == null || !design.roof().established()) {
             return null;
         }
         UnitSystem units = design.job().project().units();

@@ -1,6 +1,7 @@
 package whipsaw.core.holddown;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.job.Job;
@@ -54,6 +55,31 @@ public final class DownWind {
         this.bare = bare;
         this.modules = modules;
         this.engineerPa = engineerPa;
+    }
+
+    /**
+     * The same for all arrays of a roof, with their modules numbered one array after the other.
+     *
+     * @param each what the wind presses on one array, in their order
+     * @param counts modules of each
+     */
+    public static DownWind together(List<DownWind> each, List<Integer> counts) {
+        DownWind first = each.get(0);
+        if (each.size() == 1) {
+            return first;
+        }
+        int[] from = new int[each.size()];
+        for (int i = 1; i < from.length; i++) {
+            from[i] = from[i - 1] + counts.get(i - 1);
+        }
+        Modules modules = (module, area) -> {
+            int i = from.length - 1;
+            while (i > 0 && module < from[i]) {
+                i--;
+            }
+            return each.get(i).modulePa(Math.max(-1, module - from[i]), area);
+        };
+        return new DownWind(first.missing, first.made, first.bare, modules, first.engineerPa);
     }
 
     /** @param faces what the wind does to a pitched roof; null for a flat one */

@@ -67,16 +67,21 @@ public final class HoldDownStage {
         return attachedBays.stream().anyMatch(b -> b.covers(at)) ? attached : hold;
     }
 
-    /** The tray system must list a friction for the roof's covering. */
-    public static HoldDown of(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
-        return new HoldDownStage(job, plan, site, layout, tables).solve();
+    /**
+     * Demand and ballast of one array. The tray system must list a friction for the roof's covering.
+     *
+     * @param others the other arrays on the roof, whose panels count as neighbours
+     */
+    public static HoldDown of(
+            Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, List<ArrayLayout> others, CodeTables tables) {
+        return new HoldDownStage(job, plan, site, layout, tables).solve(new OtherPanels(layout, others));
     }
 
-    private HoldDown solve() {
+    private HoldDown solve(OtherPanels others) {
         boolean byCode = method instanceof PanelMethod.ByAsce;
         List<ArrayLayout.Module> near = new ArrayList<>();
         List<HoldDown.Demand> demands = new ArrayList<>();
-        Neighbours neighbours = new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()));
+        Neighbours neighbours = new Neighbours(layout, plan, TiltedArray.openGapM(layout.highEdgeM()), others);
         double[] fromRowEnd = neighbours.fromRowEnd();
         JoinedModules joined = new JoinedModules(layout, job.array().tray());
         for (ArrayLayout.Module m : layout.modules()) {

@@ -9,6 +9,7 @@ import whipsaw.core.roof.RoofPlan;
 final class Neighbours {
     private final ArrayLayout layout;
     private final double openM;
+    private final OtherPanels others;
     private final EdgesAlong alongRow;
     private final EdgesAlong acrossRows;
     private final List<List<ArrayLayout.Module>> rows = new ArrayList<>();
@@ -18,10 +19,12 @@ final class Neighbours {
 
     /**
      * @param openM a gap wider than this is open
+     * @param others panels of other arrays on the roof
      */
-    Neighbours(ArrayLayout layout, RoofPlan plan, double openM) {
+    Neighbours(ArrayLayout layout, RoofPlan plan, double openM, OtherPanels others) {
         this.layout = layout;
         this.openM = openM;
+        this.others = others;
         alongRow = new EdgesAlong(plan.edges(), layout.frame(), true);
         acrossRows = new EdgesAlong(plan.edges(), layout.frame(), false);
         for (int i = 0; i <= layout.lastRow(); i++) {
@@ -43,13 +46,13 @@ final class Neighbours {
     }
 
     private void along(List<Side> open, String name, double gap, double s, double t, int way) {
-        if (gap > openM) {
+        if (gap > openM && !others.within(layout.frame(), s, t, way, 0, openM)) {
             open.add(new Side(name, alongRow.first(s, t, way), gap, true));
         }
     }
 
     private void across(List<Side> open, String name, double gap, double s, double t, int way) {
-        if (gap > openM) {
+        if (gap > openM && !others.within(layout.frame(), s, t, 0, way, openM)) {
             open.add(new Side(name, acrossRows.first(t, s, way), gap, false));
         }
     }

@@ -62,6 +62,11 @@ public final class DocumentPatch {
         return patch.root;
     }
 
+    /** The document of a job after changes whose {@code $.roof} and {@code $.array} are those it is looked at from. */
+    public static Map<String, Object> apply(Job job, List<Change> changes) {
+        return apply(JobWriter.write(job), JobPaths.absolute(changes, job));
+    }
+
     private static Object copy(Object value) {
         if (value instanceof Map<?, ?> map) {
             Map<Object, Object> result = new LinkedHashMap<>();

@@ -1,21 +1,119 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import java.util.Objects;
 import whipsaw.core.schema.Input;
 import whipsaw.core.units.UnitSystem;
 
-/** All inputs of a job. Immutable; a design follows from it and from the code tables alone. */
-public record Job(
-        @Input(label = "Project", section = true) Project project,
-        @Input(label = "Roof", section = true) Roof roof,
-        @Input(label = "Survey", section = true) Survey survey,
-        @Input(label = "Site", section = true) Site site,
-        @Input(label = "Array", section = true) ArrayChoice array,
-        @Input(label = "Electrical", section = true) Electrical electrical,
-        @Input(label = "Code tables", each = "Code table", by = "id", many = 200) List<TableRef> codeTables) {
+/**
+ * A job as one of its arrays sees it: its own settings, the roof it is on, and what all of the job has in common, with
+ * what stands in the site counted from the sheet of that roof. A roof without an array sees the settings of the job's
+ * first one and places nothing. Immutable; two of them are equal when document and place are.
+ */
+public final class Job {
+    private final JobDocument document;
+    private final String place;
+    private final JobRoof on;
+    private final JobArray placed;
+    private final Survey survey;
+    private final Electrical electrical;
 
-    public Job {
-        codeTables = List.copyOf(codeTables);
+    Job(JobDocument document, String place) {
+        this.document = document;
+        this.place = place;
+        this.placed = document.arrays().stream()
+                .filter(a -> a.id().equals(place))
+                .findFirst()
+                .orElse(null);
+        String roof = placed == null ? place : placed.on();
+        this.on = document.roofs().stream()
+                .filter(r -> r.id().equals(roof))
+                .findFirst()
+                .orElseThrow();
+        SheetMove move = SheetMove.between(document.roofs().get(0), on);
+        this.survey = move == null ? document.survey() : move.survey(document.survey());
+        this.electrical = move == null ? document.electrical() : move.electrical(document.electrical());
+    }
+
+    /** All inputs. */
+    public JobDocument document() {
+        return document;
+    }
+
+    /** Id of the array, or of a roof without one. */
+    public String place() {
+        return place;
+    }
+
+    /** The same job as another array or roof sees it. */
+    public Job at(String id) {
+        return id.equals(place) ? this : document.at(id);
+    }
+
+    /** The roof with its name and its place in the site. */
+    public JobRoof on() {
+        return on;
+    }
+
+    /** The array with its name and its area; null of a roof without one. */
+    public JobArray placed() {
+        return placed;
+    }
+
+    /** Arrays on the same roof, this one among them, in the order of the document. */
+    public List<JobArray> onThisRoof() {
+        return document.arrays().stream().filter(a -> a.on().equals(on.id())).toList();
+    }
+
+    /** What this place is called: the array by its name, or the roof. */
+    public String name() {
+        return placed == null ? on.name() : "array " + placed.name();
+    }
+
+    public Project project() {
+        return document.project();
+    }
+
+    public Roof roof() {
+        return on.roof();
+    }
+
+    /** What lies in the site counted from the sheet of this roof. */
+    public Survey survey() {
+        return survey;
+    }
+
+    public Site site() {
+        return document.site();
+    }
+
+    /** Settings of the array; those of the first one of the job where this roof has none. */
+    public ArrayChoice array() {
+        return (placed == null ? document.arrays().get(0) : placed).choice();
+    }
+
+    /** The electrical side, its run counted from the sheet of this roof. */
+    public Electrical electrical() {
+        return electrical;
+    }
+
+    public List<TableRef> codeTables() {
+        return document.codeTables();
+    }
+
+    /** The same inputs resting on these tables. */
+    public Job resting(List<TableRef> tables) {
+        return new Job(document.resting(tables), place);
+    }
+
+    @Override
+    public boolean equals(Object o) {
+        return o instanceof Job other && place.equals(other.place) && document.equals(other.document);
+    }
+
+    @Override
+    public int hashCode() {
+        return Objects.hash(place, document);
     }
 
     /** A code table as it was when the job was last stored. */
@@ -23,14 +121,6 @@ public record Job(
             @Input(label = "Table", longest = 80) String id,
             @Input(label = "Edition", longest = 80) String edition,
             @Input(label = "Hash", longest = 64) String hash) {}
-
-    /** The same inputs resting on these tables. */
-    public Job resting(List<TableRef> tables) {
-        return new Job(project, roof, survey, site, array, electrical, tables);
-    }
-
-    /** Version of the document this class is written as. */
-    public static final int SCHEMA = 4;
 
     /**
      * Who and where.

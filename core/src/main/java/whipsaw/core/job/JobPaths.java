@@ -1,26 +1,87 @@
 package whipsaw.core.job;
 
+import java.util.List;
 import whipsaw.core.schema.Path;
 
-/** Where the parts of a job lie in its document; single inputs are reached from here by their accessors. */
+/**
+ * Where the parts of a job lie in its document; single inputs are reached from here by their accessors. {@code $.roof}
+ * and {@code $.array} are those that are looked at, and {@link #absolute} says where they lie.
+ */
 public final class JobPaths {
-    public static final Path<Job> JOB = Path.of(Job.class);
-    public static final Path<Roof> ROOF = JOB.to(Job::roof);
+    public static final Path<JobDocument> DOCUMENT = Path.of(JobDocument.class);
+    public static final Path<Job.Project> PROJECT = DOCUMENT.to(JobDocument::project);
+    public static final Path<Roof> ROOF = Path.at("$.roof", "Roof", Roof.class);
     public static final Path<Outline> OUTLINE = ROOF.to(Roof::outline);
     public static final Path<Outline.Taped> TAPED = OUTLINE.as(Outline.Taped.class);
     public static final Path<Fabric> FABRIC = ROOF.to(Roof::fabric);
     public static final Path<RoofForm> FORM = FABRIC.to(Fabric::form);
     public static final Path<Structure> STRUCTURE = FABRIC.to(Fabric::structure);
-    public static final Path<Survey> SURVEY = JOB.to(Job::survey);
-    public static final Path<Site> SITE = JOB.to(Job::site);
+    public static final Path<Survey> SURVEY = DOCUMENT.to(JobDocument::survey);
+    public static final Path<Site> SITE = DOCUMENT.to(JobDocument::site);
     public static final Path<Site.AsceSite> ASCE = SITE.to(Site::code).as(Site.AsceSite.class);
     public static final Path<Site.EnSite> EN = SITE.to(Site::code).as(Site.EnSite.class);
-    public static final Path<ArrayChoice> ARRAY = JOB.to(Job::array);
+    public static final Path<ArrayChoice> ARRAY = Path.at("$.array", "Array", ArrayChoice.class);
     public static final Path<ArrayChoice.Attachments> ATTACHMENTS = ARRAY.to(ArrayChoice::attachments);
-    public static final Path<Electrical> ELECTRICAL = JOB.to(Job::electrical);
+    public static final Path<Electrical> ELECTRICAL = DOCUMENT.to(JobDocument::electrical);
     public static final Path<Electrical.AcRun> RUN = ELECTRICAL.to(Electrical::run);
 
+    /** The array that is looked at, with its name and its area. */
+    public static final Path<JobArray> PLACED = Path.at("$.array", "Array", JobArray.class);
+
+    /** The roof that is looked at, with its name and its place in the site. */
+    public static final Path<JobRoof> ON = Path.at("$.roof", "Roof", JobRoof.class);
+
     private JobPaths() {}
+
+    /**
+     * A path from the document: {@code $.roof} and {@code $.array} become the roof and the array that are looked at.
+     *
+     * @param path as {@code $.array.tilt}
+     * @param job as it is looked at
+     * @return as {@code $.arrays[id=A].tilt}; other paths as they are
+     */
+    public static String absolute(String path, Job job) {
+        if (path == null) {
+            return null;
+        }
+        if (begins(path, "$.roof")) {
+            return "$.roofs[id=" + job.on().id() + "]" + path.substring("$.roof".length());
+        }
+        return begins(path, "$.array") && job.placed() != null
+                ? "$.arrays[id=" + job.placed().id() + "]" + path.substring("$.array".length())
+                : path;
+    }
+
+    /** Changes with their paths from the document. */
+    public static List<DocumentPatch.Change> absolute(List<DocumentPatch.Change> changes, Job job) {
+        return changes.stream()
+                .map(c -> new DocumentPatch.Change(c.op(), absolute(c.path(), job), c.value()))
+                .toList();
+    }
+
+    /** The other way round: a path into the roof or the array that is looked at, by id or by number, as pages write it. */
+    public static String relative(String path, Job job) {
+        JobDocument d = job.document();
+        int roof = d.roofs().indexOf(job.on());
+        int array = d.arrays().indexOf(job.placed());
+        for (String own : List.of("[id=" + job.on().id() + "]", "[" + roof + "]")) {
+            if (path.startsWith("$.roofs" + own)) {
+                return "$.roof" + path.substring(("$.roofs" + own).length());
+            }
+        }
+        for (String own :
+                job.placed() == null ? List.<String>of() : List.of("[id=" + job.place() + "]", "[" + array + "]")) {
+            if (path.startsWith("$.arrays" + own)) {
+                return "$.array" + path.substring(("$.arrays" + own).length());
+            }
+        }
+        return path;
+    }
+
+    private static boolean begins(String path, String part) {
+        return path.startsWith(part)
+                && (path.length() == part.length() || ".[".indexOf(path.charAt(part.length())) >= 0);
+    }
 
     /** A thing on the roof by its id. */
     public static Path<Obstruction> obstruction(String id) {

@@ -37,25 +37,38 @@ public final class JobReader {
         }
     }
 
-    /** Reads a whole job from a tree of maps, lists and values; older schema versions are upgraded first. */
+    /**
+     * Reads a whole job from a tree of maps, lists and values, as its first array sees it; older schema versions are
+     * upgraded first.
+     */
     public static Reading<Job> read(Map<?, ?> given, boolean bareNumbers) {
         Map<?, ?> document = SchemaUpgrade.upgraded(given);
         Doc.Context context = new Doc.Context(bareNumbers, units(document));
         Doc doc = new Doc(document, context);
         Object schema = document.get("schema");
-        if (schema instanceof Number n && n.doubleValue() > Job.SCHEMA) {
+        if (schema instanceof Number n && n.doubleValue() > JobDocument.SCHEMA) {
             doc.problem(
                     "schema",
                     "Schema version",
                     schema,
-                    "is from a later version of the product; this one reads up to " + Job.SCHEMA);
+                    "is from a later version of the product; this one reads up to " + JobDocument.SCHEMA);
             return new Reading<>(null, context.problems());
         }
-        doc.whole("schema", "Schema version", Job.SCHEMA, Job.SCHEMA);
+        doc.whole("schema", "Schema version", JobDocument.SCHEMA, JobDocument.SCHEMA);
         if (doc.has("writtenBy")) {
             doc.text("writtenBy", "Written by", LONGEST_WRITER);
         }
-        return reading(Shape.of(Job.class).read(doc), context);
+        Reading<JobDocument> whole = reading(Shape.of(JobDocument.class).read(doc), context);
+        boolean single = SchemaUpgrade.single(given);
+        return new Reading<>(
+                whole.ok() ? whole.job().first() : null,
+                single ? whole.problems().stream().map(JobReader::ofOne).toList() : whole.problems());
+    }
+
+    /** What was found in a document that has one roof and one array, at the place it has there. */
+    private static Problem ofOne(Problem p) {
+        String path = p.path().replace("$.roofs[0]", "$.roof").replace("$.arrays[0]", "$.array");
+        return new Problem(path, p.label(), p.value(), p.message());
     }
 
     /** The system a document is shown in, which its errors speak. */
@@ -120,9 +133,12 @@ public final class JobReader {
     /** JSON Schema of job files of this version. */
     public static Map<String, Object> schema() {
         Map<String, Object> more = new LinkedHashMap<>();
-        more.put("schema", Map.of("const", Job.SCHEMA));
+        more.put("schema", Map.of("const", JobDocument.SCHEMA));
         more.put("writtenBy", Map.of("type", "string", "maxLength", LONGEST_WRITER, "pattern", "\\S"));
         return JsonSchema.of(
-                "Whipsaw job file, schema version " + Job.SCHEMA, Shape.of(Job.class), more, List.of("schema"));
+                "Whipsaw job file, schema version " + JobDocument.SCHEMA,
+                Shape.of(JobDocument.class),
+                more,
+                List.of("schema"));
     }
 }

@@ -14,8 +14,8 @@ public final class JobWriter {
     /** A whole job. */
     public static Map<String, Object> write(Job job) {
         Map<String, Object> document = new LinkedHashMap<>();
-        document.put("schema", Job.SCHEMA);
-        document.putAll(Shape.of(Job.class).write(job));
+        document.put("schema", JobDocument.SCHEMA);
+        document.putAll(Shape.of(JobDocument.class).write(job.document()));
         return document;
     }
 

@@ -1,5 +1,6 @@
 package whipsaw.core.job;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -14,7 +15,73 @@ public final class SchemaUpgrade {
     public static Map<?, ?> upgraded(Map<?, ?> document) {
         Map<?, ?> second = is(document, 1) ? fromFirst(document) : document;
         Map<?, ?> third = is(second, 2) ? fromSecond(second) : second;
-        return is(third, 3) ? fromThird(third) : third;
+        Map<?, ?> fourth = is(third, 3) ? fromThird(third) : third;
+        return is(fourth, 4) ? fromFourth(fourth) : fourth;
+    }
+
+    /** Whether a document is of a version that knew one roof and one array. */
+    static boolean single(Map<?, ?> document) {
+        return document.get("schema") instanceof Number n && n.doubleValue() < 5;
+    }
+
+    /**
+     * Version 5 has many roofs and arrays: the roof that was worked on becomes the first, the others follow it, and the
+     * one array stands on the first.
+     */
+    private static Map<Object, Object> fromFourth(Map<?, ?> document) {
+        Map<Object, Object> result = new LinkedHashMap<>();
+        Map<Object, Object> survey = new LinkedHashMap<>();
+        if (document.get("survey") instanceof Map<?, ?> given) {
+            survey.putAll(given);
+        }
+        Object name = survey.remove("roofName");
+        Object others = survey.remove("roofs");
+        document.forEach((key, value) -> {
+            switch (String.valueOf(key)) {
+                case "schema" -> result.put("schema", 5);
+                case "roof" -> result.put("roofs", roofs(name, value, others));
+                case "array" -> result.put("arrays", List.of(named(value, "A", "A", "on", "r1")));
+                case "survey" -> result.put("survey", value instanceof Map ? survey : value);
+                default -> result.put(key, value);
+            }
+        });
+        return result;
+    }
+
+    private static List<Object> roofs(Object name, Object first, Object others) {
+        List<Object> roofs = new ArrayList<>();
+        boolean given = name instanceof String text && !text.isBlank();
+        roofs.add(named(first, "r1", given ? name : "Main roof"));
+        if (others instanceof List<?> list) {
+            for (Object other : list) {
+                if (other instanceof Map<?, ?> map) {
+                    Map<Object, Object> all = new LinkedHashMap<>(map);
+                    Object inner = all.remove("roof");
+                    if (inner instanceof Map<?, ?> members) {
+                        all.putAll(members);
+                    }
+                    roofs.add(all);
+                } else {
+                    roofs.add(other);
+                }
+            }
+        }
+        return roofs;
+    }
+
+    /** An object with an id and a name, and more members where given. */
+    private static Object named(Object value, Object id, Object name, Object... more) {
+        if (!(value instanceof Map<?, ?> map)) {
+            return value;
+        }
+        Map<Object, Object> all = new LinkedHashMap<>();
+        all.put("id", id);
+        all.put("name", name);
+        for (int i = 0; i < more.length; i += 2) {
+            all.put(more[i], more[i + 1]);
+        }
+        all.putAll(map);
+        return all;
     }
 
     private static boolean is(Map<?, ?> document, int version) {

@@ -17,8 +17,6 @@ import whipsaw.core.units.Measure;
  * @param pins marks on the plan
  * @param unseen whether the array must not be seen from any viewer
  * @param underlay a picture under the plan, or null
- * @param roofName what the roof that is worked on is called
- * @param roofs the other roofs of the job
  */
 public record Survey(
         @Input(label = "Answers", optional = true, as = SurveyAnswers.class) Map<String, Answer> answers,
@@ -27,14 +25,11 @@ public record Survey(
         @Input(label = "Viewers") List<Viewer> viewers,
         @Input(label = "Must not be seen", orElse = "false") boolean unseen,
         @Input(label = "Occupants") List<Occupant> occupants,
-        @Input(label = "Picture under the plan", optional = true) Underlay underlay,
-        @Input(label = "Name of the roof", longest = 60, orElse = "Main roof") String roofName,
-        @Input(label = "Other roofs", many = 20, quiet = true) List<OtherRoof> roofs) {
+        @Input(label = "Picture under the plan", optional = true) Underlay underlay) {
 
     /** Nobody has been there. */
     @Absent
-    public static final Survey NONE =
-            new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null, "Main roof", List.of());
+    public static final Survey NONE = new Survey(Map.of(), List.of(), List.of(), List.of(), false, List.of(), null);
 
     public Survey {
         answers = Map.copyOf(answers);
@@ -42,8 +37,6 @@ public record Survey(
         routes = List.copyOf(routes);
         viewers = List.copyOf(viewers);
         occupants = List.copyOf(occupants);
-        roofs = List.copyOf(roofs);
-        roofName = roofName.isEmpty() ? "Main roof" : roofName;
     }
 
     /** The text of an answer, or empty. */
@@ -282,17 +275,4 @@ public record Survey(
             @Input(label = "Scale", least = 1e-5, most = 10, unit = "m per pixel") double metresPerPixel,
             @Input(label = "Turn", least = -360, most = 360, unit = "°") double turnDeg,
             @Input(label = "Opacity", least = 5, most = 100, unit = "%") double opacityPct) {}
-
-    /**
-     * A roof of the job that is not worked on at the moment.
-     *
-     * @param x of its origin on the sheet of the roof that is
-     * @param y of it
-     */
-    public record OtherRoof(
-            @Input(label = "Id", longest = 40) String id,
-            @Input(label = "Name", longest = 60) String name,
-            @Input(label = "Its origin at x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
-            @Input(label = "Its origin at y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y,
-            @Input(label = "Roof", section = true) Roof roof) {}
 }

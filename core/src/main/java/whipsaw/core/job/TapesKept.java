@@ -4,13 +4,36 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 
 /** Tapes of an outline that is traced over stay with the job, beside the drawing, where they still name its corners. */
 public final class TapesKept {
     private TapesKept() {}
 
-    /** The changed document, with the edges and diagonals of the outline it was taped as. */
+    /** The changed document, with the edges and diagonals of every outline that was taped before. */
     public static Map<String, Object> beside(Map<String, Object> before, Map<String, Object> after) {
+        if (!(after.get("roofs") instanceof List<?> roofs) || !(before.get("roofs") instanceof List<?> old)) {
+            return after;
+        }
+        List<Object> kept = new ArrayList<>();
+        for (Object roof : roofs) {
+            Object was = old.stream()
+                    .filter(r -> r instanceof Map<?, ?> a
+                            && roof instanceof Map<?, ?> b
+                            && Objects.equals(a.get("id"), b.get("id")))
+                    .findFirst()
+                    .orElse(null);
+            kept.add(was == null ? roof : roof((Map<?, ?>) was, (Map<?, ?>) roof));
+        }
+        if (kept.equals(roofs)) {
+            return after;
+        }
+        Map<String, Object> result = new LinkedHashMap<>(after);
+        result.put("roofs", kept);
+        return result;
+    }
+
+    private static Map<?, ?> roof(Map<?, ?> before, Map<?, ?> after) {
         Map<?, ?> was = outline(before);
         Map<?, ?> is = outline(after);
         boolean traced = was != null && is != null && "taped".equals(was.get("kind")) && "drawn".equals(is.get("kind"));
@@ -18,7 +41,7 @@ public final class TapesKept {
                 || !(was.get("legs") instanceof List<?> legs)
                 || !(is.get("corners") instanceof List<?> corners)
                 || legs.size() != corners.size()
-                || ((Map<?, ?>) after.get("roof")).containsKey("sizes")) {
+                || after.containsKey("sizes")) {
             return after;
         }
         List<Object> tapes = new ArrayList<>();
@@ -39,12 +62,9 @@ public final class TapesKept {
             sizes.put("face", "inside");
         }
         sizes.put("tapes", tapes);
-        Map<String, Object> roof = new LinkedHashMap<>();
-        ((Map<?, ?>) after.get("roof")).forEach((key, value) -> roof.put(String.valueOf(key), value));
+        Map<Object, Object> roof = new LinkedHashMap<>(after);
         roof.put("sizes", sizes);
-        Map<String, Object> result = new LinkedHashMap<>(after);
-        result.put("roof", roof);
-        return result;
+        return roof;
     }
 
     private static Map<String, Object> tape(Object from, Object to, Object length) {
@@ -55,9 +75,7 @@ public final class TapesKept {
         return tape;
     }
 
-    private static Map<?, ?> outline(Map<String, Object> document) {
-        return document.get("roof") instanceof Map<?, ?> roof && roof.get("outline") instanceof Map<?, ?> outline
-                ? outline
-                : null;
+    private static Map<?, ?> outline(Map<?, ?> roof) {
+        return roof.get("outline") instanceof Map<?, ?> outline ? outline : null;
     }
 }

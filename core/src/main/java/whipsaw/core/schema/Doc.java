@@ -177,10 +177,11 @@ public final class Doc {
 
     /** One of a list of objects, called by what tells it from the others. */
     Doc entry(Slot slot, int index) {
-        Map<?, ?> map = (Map<?, ?>) ((List<?>) values.get(slot.key())).get(index);
-        String name = slot.entryName(map.get(slot.input().by()), index);
-        return new Doc(
-                map, path(slot.key()) + "[" + index + "]", thing.isEmpty() ? name : thing + ", " + name, context);
+        List<?> list = (List<?>) values.get(slot.key());
+        Map<?, ?> map = (Map<?, ?>) list.get(index);
+        String name = slot.entryName(map.get(slot.input().by()), index, list.size());
+        String of = thing.isEmpty() || name.isEmpty() ? thing + name : thing + ", " + name;
+        return new Doc(map, path(slot.key()) + "[" + index + "]", of, context);
     }
 
     public String text(String key, String label, int longest) {

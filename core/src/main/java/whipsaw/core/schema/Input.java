@@ -90,6 +90,9 @@ public @interface Input {
     /** Key by which one of a list is told from the others; its number in the list when there is none. */
     String by() default "name";
 
+    /** Whether the only one of a list goes without a name of its own. */
+    boolean sole() default false;
+
     /** Whether an object stands for a part of the document and not for a thing: its label is no part of names. */
     boolean section() default false;
 

@@ -49,8 +49,8 @@ public record Located(String thing, String label, Slot slot, Object value) {
             if (slot.list()) {
                 List<?> entries = (List<?>) value;
                 for (int i = 0; i < entries.size(); i++) {
-                    String own = slot.entryName(told(slot, entries.get(i)), i);
-                    collect(slot.element(), entries.get(i), thing.isEmpty() ? own : thing + ", " + own, all);
+                    String own = slot.entryName(told(slot, entries.get(i)), i, entries.size());
+                    collect(slot.element(), entries.get(i), within(thing, own), all);
                 }
             } else if (slot.element() == null) {
                 all.add(new Located(thing, slot.label(), slot, value));
@@ -63,6 +63,10 @@ public record Located(String thing, String label, Slot slot, Object value) {
                         all);
             }
         }
+    }
+
+    private static String within(String thing, String own) {
+        return thing.isEmpty() || own.isEmpty() ? thing + own : thing + ", " + own;
     }
 
     /** What tells one of a list from the others. */
@@ -136,8 +140,7 @@ public record Located(String thing, String label, Slot slot, Object value) {
             value = index >= 0 && index < list.size() ? list.get(index) : null;
             Object told = told(slot, value);
             Object own = told == null && key != null && key.equals(slot.input().by()) ? m.group(4) : told;
-            String entry = slot.entryName(own, Math.max(0, index));
-            thing = thing.isEmpty() ? entry : thing + ", " + entry;
+            thing = within(thing, slot.entryName(own, Math.max(0, index), list.size()));
             label = "";
             slot = null;
             return true;

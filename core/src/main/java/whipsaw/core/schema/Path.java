@@ -43,6 +43,16 @@ public final class Path<T> {
     }
 
     /**
+     * A record that lies at a place the declarations do not say, as one of several that is looked at.
+     *
+     * @param text of the place, as {@code $.roof}
+     * @param label of what lies there
+     */
+    public static <T> Path<T> at(String text, String label, Class<T> record) {
+        return new Path<>(text, label, Shape.of(record));
+    }
+
+    /**
      * An input, an object, or a record whose inputs lie in the same object.
      *
      * @param accessor a method reference to the component

@@ -110,7 +110,10 @@ public final class Slot {
     }
 
     /** One of a list of objects by its own name or its number. */
-    String entryName(Object by, int index) {
+    String entryName(Object by, int index, int count) {
+        if (input.sole() && count <= 1) {
+            return "";
+        }
         String each = input.each().isEmpty() ? input.label() : input.each();
         boolean told = by instanceof String text ? !text.isBlank() : by instanceof Number;
         String own =

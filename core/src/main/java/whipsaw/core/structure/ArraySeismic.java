@@ -2,8 +2,10 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.Roof;
@@ -40,8 +42,13 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         }
     }
 
-    /** Null where the method is not asked for: other code families, no modules, roofs that take no trays. */
-    public static ArraySeismic of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
+    /**
+     * Null where the method is not asked for: other code families, no modules, roofs that take no trays.
+     *
+     * @param others the other arrays on the roof, which it may not run into
+     */
+    public static ArraySeismic of(
+            Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, List<LaidArray> others, CodeTables tables) {
         if (!(job.site().code() instanceof Site.AsceSite site)
                 || layout.modules().isEmpty()
                 || !job.roof().takesTrays()) {
@@ -96,6 +103,16 @@ public record ArraySeismic(List<String> missing, SeismicDisplacement displacemen
         if (apart < FAR_M) {
             names.add("another part of the array");
             clearances.add(new SeismicDisplacement.Clearance("other_array", apart, t.value("clear_other_array")));
+        }
+        for (LaidArray other : others) {
+            double least = Double.POSITIVE_INFINITY;
+            for (Coordinate[] row : other.layout().runCorners()) {
+                least = Math.min(least, runs.distance(row));
+            }
+            if (least < FAR_M) {
+                names.add(other.job().name());
+                clearances.add(new SeismicDisplacement.Clearance("other_array", least, t.value("clear_other_array")));
+            }
         }
         SeismicDisplacement s = SeismicDisplacement.of(
                 new SeismicDisplacement.Input(

@@ -6,6 +6,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
@@ -75,13 +76,7 @@ public record AttachedArray(
 
     /** Null where weight alone holds the array, or nothing was entered that holds it beside. */
     public static AttachedArray of(
-            Job job,
-            SiteActions actions,
-            ArrayLayout layout,
-            HoldDown holdDown,
-            DownWind down,
-            RoofLoads loads,
-            CodeTables tables) {
+            Job job, SiteActions actions, ArrayLayout layout, HoldDown holdDown, DownWind down, CodeTables tables) {
         ArrayChoice.Attachments each = job.array().attachments();
         if (each == null || !holdDown.established() || !job.roof().takesTrays()) {
             return null;
@@ -102,7 +97,9 @@ public record AttachedArray(
         } else if (Double.isNaN(site.sds())) {
             missing = "S_DS";
         }
-        Quake quake = missing.isEmpty() ? quake(each, site, loads.arrayKg() * Ballast.GRAVITY, tables) : null;
+        Quake quake = missing.isEmpty()
+                ? quake(each, site, new LaidArray(job, layout, holdDown).kg() * Ballast.GRAVITY, tables)
+                : null;
         return new AttachedArray(each, groups, press, quake, missing);
     }
 

@@ -5,6 +5,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.data.CsvRows;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 
 /**
@@ -48,7 +49,7 @@ public record CoverPressure(
         if (!asked && Double.isNaN(cool) && Double.isNaN(hot)) {
             return null;
         }
-        double[] kg = RoofLoads.perModule(job, layout, holdDown);
+        double[] kg = new LaidArray(job, layout, holdDown).perModuleKg();
         int worst = 0;
         for (int i = 1; i < kg.length; i++) {
             worst = kg[i] > kg[worst] ? i : worst;

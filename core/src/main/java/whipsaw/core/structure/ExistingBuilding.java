@@ -1,7 +1,8 @@
 package whipsaw.core.structure;
 
+import java.util.List;
 import whipsaw.core.holddown.Ballast;
-import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
 import whipsaw.core.job.Structure;
@@ -13,7 +14,7 @@ import whipsaw.core.units.Measure;
  * What the array adds to an existing building of the ASCE family, loads as they are: to the weight an earthquake moves,
  * counted against the roof's own weight alone, and to the gravity load of a member where the array is heaviest.
  *
- * @param addedKg the whole array
+ * @param addedKg all arrays on the roof
  * @param roofKg what an earthquake moves without the array: by an engineer, else the roof's own weight; NaN when its
  *     dead load is not known
  * @param byEngineer whether an engineer gave it
@@ -22,8 +23,10 @@ import whipsaw.core.units.Measure;
  */
 public record ExistingBuilding(double addedKg, double roofKg, boolean byEngineer, double addedPa, double therePa) {
     /** Null where the rule is not asked for, nothing is placed or its weight is not established. */
-    public static ExistingBuilding of(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown, RoofLoads loads) {
-        boolean placed = loads.window() != null && holdDown.established();
+    public static ExistingBuilding of(
+            Job job, RoofPlan plan, SiteActions site, List<LaidArray> arrays, RoofLoads loads) {
+        boolean placed = loads.window() != null
+                && arrays.stream().allMatch(a -> a.holdDown().established());
         if (!(job.site().code() instanceof Site.AsceSite) || !placed) {
             return null;
         }

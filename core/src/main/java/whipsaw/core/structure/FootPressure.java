@@ -4,6 +4,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.site.SiteActions;
@@ -50,7 +51,7 @@ public record FootPressure(
                 || !holdDown.established()) {
             return null;
         }
-        double[] kg = RoofLoads.perModule(job, layout, holdDown);
+        double[] kg = new LaidArray(job, layout, holdDown).perModuleKg();
         int worst = 0;
         for (int i = 1; i < kg.length; i++) {
             worst = kg[i] > kg[worst] ? i : worst;

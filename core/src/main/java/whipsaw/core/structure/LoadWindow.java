@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.units.Limits;
 
@@ -18,13 +19,23 @@ import whipsaw.core.units.Limits;
  * A window of a given size where the array weighs most, its sides along and across the rows: moved to every place at
  * which a side lies on a side of a module, since between those the load changes evenly.
  *
+ * @param array id of the one whose rows it lies along
+ * @param frame of that one
  * @param s left side along the rows
  * @param t low side across the rows
  * @param alongM side along the rows
  * @param acrossM side across the rows
  * @param modules that lie in it wholly or in part
  */
-public record LoadWindow(double s, double t, double alongM, double acrossM, RoofReserve load, List<Integer> modules) {
+public record LoadWindow(
+        String array,
+        ArrayFrame frame,
+        double s,
+        double t,
+        double alongM,
+        double acrossM,
+        RoofReserve load,
+        List<Integer> modules) {
     private static final double SAME_M = 1e-6;
 
     public LoadWindow {
@@ -32,7 +43,7 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
     }
 
     /** Corners on the plan. */
-    public Coordinate[] corners(ArrayFrame frame) {
+    public Coordinate[] corners() {
         return new Coordinate[] {
             frame.plan(s, t), frame.plan(s + alongM, t), frame.plan(s + alongM, t + acrossM), frame.plan(s, t + acrossM)
         };
@@ -52,23 +63,68 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
         }
     }
 
+    /** Modules of other arrays weigh where the quarters of each have their middle. */
+    private static final double[] QUARTERS = {0.25, 0.75};
+
     /**
-     * The heaviest window; null without modules.
+     * The heaviest window along the rows of any array of a roof; null without modules.
      *
      * @param sideM of the square; no longer than the roof and the array are, so that a small array is not spread thin
-     * @param perModuleKg mass of every module with its racking and blocks
      * @param supports of tray and pipe, which weigh in it too
      */
     static LoadWindow heaviest(
-            RoofPlan plan,
-            ArrayLayout layout,
-            double[] perModuleKg,
-            List<LaidLoads.Support> supports,
-            double sideM,
-            double allowancePa) {
+            RoofPlan plan, List<LaidArray> arrays, List<LaidLoads.Support> supports, double sideM, double allowancePa) {
+        LoadWindow worst = null;
+        for (LaidArray a : arrays) {
+            List<LaidLoads.Support> beside = new ArrayList<>(supports);
+            for (LaidArray other : arrays) {
+                if (other != a) {
+                    beside.addAll(near(a.layout(), other, sideM));
+                }
+            }
+            LoadWindow window = heaviest(plan, a, beside, sideM, allowancePa);
+            if (worst == null
+                    || window != null && window.load().loadPa() > worst.load().loadPa()) {
+                worst = window;
+            }
+        }
+        return worst;
+    }
+
+    /** What of another array a window along the rows of this one can reach, quarter by quarter. */
+    private static List<LaidLoads.Support> near(ArrayLayout layout, LaidArray other, double sideM) {
+        List<LaidLoads.Support> near = new ArrayList<>();
+        if (layout.modules().isEmpty()) {
+            return near;
+        }
+        Envelope box = new Envelope();
+        for (ArrayLayout.Module m : layout.modules()) {
+            box.expandToInclude(m.s(), m.t());
+            box.expandToInclude(m.s() + layout.alongM(), m.t() + layout.depthM());
+        }
+        box.expandBy(sideM);
+        double[] kg = other.perModuleKg();
+        ArrayLayout there = other.layout();
+        for (ArrayLayout.Module m : there.modules()) {
+            for (double s : QUARTERS) {
+                for (double t : QUARTERS) {
+                    Coordinate c = there.frame().plan(m.s() + s * there.alongM(), m.t() + t * there.depthM());
+                    if (box.contains(layout.frame().s(c.x, c.y), layout.frame().t(c.x, c.y))) {
+                        near.add(new LaidLoads.Support(c.x, c.y, kg[m.index()] / 4));
+                    }
+                }
+            }
+        }
+        return near;
+    }
+
+    private static LoadWindow heaviest(
+            RoofPlan plan, LaidArray array, List<LaidLoads.Support> supports, double sideM, double allowancePa) {
+        ArrayLayout layout = array.layout();
         if (layout.modules().isEmpty()) {
             return null;
         }
+        double[] perModuleKg = array.perModuleKg();
         Envelope roof = inFrame(plan.outline(), layout.frame());
         double along = Math.min(sideM, Math.min(roof.getWidth(), lengthM(layout)));
         double across = Math.min(sideM, Math.min(roof.getHeight(), depthM(layout)));
@@ -102,7 +158,7 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
                 }
             }
         }
-        return of(layout, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
+        return of(array, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
     }
 
     /** The first row whose low edge lies beyond a place; rows stand in order. */
@@ -227,8 +283,8 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
         return to - from + layout.depthM();
     }
 
-    private static LoadWindow of(
-            ArrayLayout layout, double s, double t, double along, double across, RoofReserve load) {
+    private static LoadWindow of(LaidArray array, double s, double t, double along, double across, RoofReserve load) {
+        ArrayLayout layout = array.layout();
         List<Integer> inside = new ArrayList<>();
         for (ArrayLayout.Module m : layout.modules()) {
             boolean overS = m.s() < s + along - Limits.SLACK && m.s() + layout.alongM() > s + Limits.SLACK;
@@ -237,7 +293,7 @@ public record LoadWindow(double s, double t, double alongM, double acrossM, Roof
                 inside.add(m.index());
             }
         }
-        return new LoadWindow(s, t, along, across, load, inside);
+        return new LoadWindow(array.job().place(), layout.frame(), s, t, along, across, load, inside);
     }
 
     private static Envelope inFrame(Geometry outline, ArrayFrame frame) {

@@ -22,7 +22,7 @@ final class MemberLoads {
 
     private final double deadPa;
     private final SnowDrifts snow;
-    private final RowSnow rows;
+    private final List<RowSnow> rows;
     private final double snowPa;
     private final boolean pitched;
     private final UpliftLoads uplift;
@@ -42,14 +42,14 @@ final class MemberLoads {
     private final List<MemberTables.Combination> service;
 
     /**
-     * @param rows snow that rows of modules gather; null for none
+     * @param rows snow that rows of modules gather, array by array
      * @param wind lifting a pitched roof; null for a flat one
      * @param down wind pressing on roof and modules
      */
     MemberLoads(
             Structure structure,
             SiteActions site,
-            RowSnow rows,
+            List<RowSnow> rows,
             FaceWind wind,
             DownWind down,
             List<Foot> feet,
@@ -60,13 +60,13 @@ final class MemberLoads {
 
     /** What stands on the roof for a while, as a live load without snow, wind and other live load. */
     static MemberLoads setDown(Structure structure, List<Foot> stands, MemberTables tables, String family) {
-        return new MemberLoads(structure, null, null, null, null, stands, tables, family, true);
+        return new MemberLoads(structure, null, List.of(), null, null, stands, tables, family, true);
     }
 
     private MemberLoads(
             Structure structure,
             SiteActions site,
-            RowSnow rows,
+            List<RowSnow> rows,
             FaceWind wind,
             DownWind down,
             List<Foot> feet,
@@ -172,7 +172,7 @@ final class MemberLoads {
      */
     List<Beam.Load> drifted(MemberLines.Line line, boolean alongX, boolean rowed) {
         List<Beam.Load> loads = new ArrayList<>();
-        boolean any = snow != null && !snow.sources().isEmpty() || rowed && rows != null;
+        boolean any = snow != null && !snow.sources().isEmpty() || rowed && !rows.isEmpty();
         double piece = line.spanM() / PIECES;
         for (int i = 0; i < PIECES && any; i++) {
             double along = line.fromM() + (i + 0.5) * piece;
@@ -192,7 +192,7 @@ final class MemberLoads {
         double x = alongX ? along : across;
         double y = alongX ? across : along;
         double most = snow == null ? 0 : snow.moreThanUniform(x, y);
-        return rowed && rows != null ? Math.max(most, rows.moreThanUniform(x, y)) : most;
+        return rowed ? Math.max(most, RowSnow.most(rows, x, y)) : most;
     }
 
     /** Hands a foot to the members on either side of it, or to one and the wall or beam where the bays end. */
@@ -236,7 +236,7 @@ final class MemberLoads {
         int count = doubled ? 2 : 1;
         MemberType type = set.type();
         List<Beam.Load> bare = drifted(line, alongX, false);
-        List<Beam.Load> drift = rows == null ? bare : drifted(line, alongX, true);
+        List<Beam.Load> drift = rows.isEmpty() ? bare : drifted(line, alongX, true);
         double span = propped ? line.spanM() / 2 : line.spanM();
         MemberState before = state(type, set.bearing(), line, new Standing(), bare, 0, line.spanM(), 1);
         MemberState after = state(type, set.bearing(), line, standing, drift, 0, span, count);

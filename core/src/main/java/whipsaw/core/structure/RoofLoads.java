@@ -1,7 +1,6 @@
 package whipsaw.core.structure;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
@@ -9,21 +8,22 @@ import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RectangleClip;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 
 /**
- * What the array adds to the roof.
+ * What the arrays on a roof add to it.
  *
  * @param moduleKg all modules
  * @param rackingKg all racking
  * @param ballastKg all blocks
  * @param laid tray and pipe on the roof
  * @param roofM2 area of the whole roof
- * @param footprint average over the outline of the array, row gaps included
- * @param window where the array weighs most over a window of the agreed size; null without modules
+ * @param footprint average over the outlines of the arrays, row gaps included
+ * @param window where they weigh most over a window of the agreed size; null without modules
  * @param bays average over each bay; empty without a grid
  * @param worstBay the bay with the highest average, or null
  */
@@ -59,7 +59,7 @@ public record RoofLoads(
      */
     public record LaidLine(String name, double lengthM, int supports, double kg) {}
 
-    /** The array alone. */
+    /** The arrays alone. */
     public double arrayKg() {
         return moduleKg + rackingKg + ballastKg;
     }
@@ -78,30 +78,33 @@ public record RoofLoads(
         return totalKg() * Ballast.GRAVITY / roofM2;
     }
 
-    public static RoofLoads of(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown, CodeTables tables) {
-        double moduleKg = job.array().module().mass().si();
-        double rackingKg = job.array().tray().rackingMass().si();
+    /**
+     * What arrays add to the roof they are on.
+     *
+     * @param job as any of them sees it
+     * @param arrays all on that roof
+     */
+    public static RoofLoads of(Job job, RoofPlan plan, List<LaidArray> arrays, CodeTables tables) {
         double allowance = job.roof().allowance() == null
                 ? Double.NaN
                 : job.roof().allowance().load().si();
-        int count = layout.modules().size();
-        double ballastKg = holdDown.ballastKg();
-        double array = count * (moduleKg + rackingKg) + ballastKg;
         LaidLoads laid = LaidLoads.of(job, plan);
-        RoofReserve footprint = RoofReserve.of(array, layout.footprintM2(), allowance);
-
         double[] inBay = new double[plan.bays().size()];
         int[] blocks = new int[plan.bays().size()];
-        for (HoldDown.Position p : holdDown.positions()) {
-            int bay = plan.bays().isEmpty() ? -1 : bayAt(plan, layout.frame().plan(p.s(), p.t()));
-            if (bay >= 0) {
-                blocks[bay] += p.ballast().blocksPlaced();
-            }
-        }
-        double[] perModule = perModule(job, layout, holdDown);
-        if (!plan.bays().isEmpty()) {
-            for (ArrayLayout.Module m : layout.modules()) {
-                spread(perModule[m.index()], layout.corners(m), plan, inBay);
+        double moduleKg = 0;
+        double rackingKg = 0;
+        double ballastKg = 0;
+        double arrayKg = 0;
+        double footprintM2 = 0;
+        for (LaidArray a : arrays) {
+            int count = a.layout().modules().size();
+            moduleKg += count * a.moduleKg();
+            rackingKg += count * a.rackingKg();
+            ballastKg += a.holdDown().ballastKg();
+            arrayKg += a.kg();
+            footprintM2 += a.layout().footprintM2();
+            if (!plan.bays().isEmpty()) {
+                intoBays(a, plan, inBay, blocks);
             }
         }
         for (LaidLoads.Support s : laid.supports()) {
@@ -119,34 +122,29 @@ public record RoofLoads(
                 worst = load;
             }
         }
-        LoadWindow window = LoadWindow.heaviest(
-                plan, layout, perModule, laid.supports(), tables.loadWindow().value("side_m"), allowance);
         return new RoofLoads(
-                count * moduleKg,
-                count * rackingKg,
+                moduleKg,
+                rackingKg,
                 ballastKg,
                 laid.lines(),
                 plan.areaM2(),
-                footprint,
-                window,
+                RoofReserve.of(arrayKg, footprintM2, allowance),
+                LoadWindow.heaviest(
+                        plan, arrays, laid.supports(), tables.loadWindow().value("side_m"), allowance),
                 bays,
                 worst);
     }
 
-    /** Mass of every module with its racking and its part of the blocks. */
-    static double[] perModule(Job job, ArrayLayout layout, HoldDown holdDown) {
-        double[] kg = new double[layout.modules().size()];
-        Arrays.fill(
-                kg,
-                job.array().module().mass().si()
-                        + job.array().tray().rackingMass().si());
-        for (HoldDown.Position p : holdDown.positions()) {
-            double parts = p.shares().stream().mapToDouble(HoldDown.Share::part).sum();
-            for (HoldDown.Share share : p.shares()) {
-                kg[share.module()] += p.ballast().placedKg() * share.part() / parts;
-            }
+    private static void intoBays(LaidArray array, RoofPlan plan, double[] inBay, int... blocks) {
+        ArrayLayout layout = array.layout();
+        for (HoldDown.Position p : array.holdDown().positions()) {
+            blocks[bayAt(plan, layout.frame().plan(p.s(), p.t()))] +=
+                    p.ballast().blocksPlaced();
         }
-        return kg;
+        double[] perModule = array.perModuleKg();
+        for (ArrayLayout.Module m : layout.modules()) {
+            spread(perModule[m.index()], layout.corners(m), plan, inBay);
+        }
     }
 
     /** Adds a mass to the bays in proportion to the part of a rectangle in each. */

@@ -12,7 +12,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
-import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofPlan;
@@ -107,25 +107,32 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             double arrayLeft,
             double arrayRight) {}
 
+    /**
+     * Members of a roof under all arrays on it.
+     *
+     * @param job as any of them sees it
+     * @param rows snow that their rows gather
+     * @param down what the wind presses on all of them, numbered one after the other
+     * @param arrays on the roof, in that order
+     */
     public static RoofMembers of(
             Job job,
             RoofPlan plan,
             SiteActions site,
-            RowSnow rows,
+            List<RowSnow> rows,
             FaceWind wind,
             DownWind down,
-            ArrayLayout layout,
-            HoldDown holdDown,
+            List<LaidArray> arrays,
             CodeTables tables) {
         Structure structure = job.roof().fabric().structure();
         if (structure.members().isEmpty()) {
             return new RoofMembers(List.of(), null, List.of());
         }
-        List<String> missing = missing(job, plan, site, holdDown);
+        List<String> missing = missing(job, plan, site, arrays);
         if (!missing.isEmpty()) {
             return new RoofMembers(List.of(), null, missing);
         }
-        List<Foot> feet = feet(job, plan, layout, holdDown);
+        List<Foot> feet = feet(job, plan, arrays);
         MemberLoads loads = new MemberLoads(
                 structure,
                 site,
@@ -195,7 +202,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
         return upper.isEmpty() ? strips : upper;
     }
 
-    private static List<String> missing(Job job, RoofPlan plan, SiteActions site, HoldDown holdDown) {
+    private static List<String> missing(Job job, RoofPlan plan, SiteActions site, List<LaidArray> arrays) {
         List<String> missing = new ArrayList<>();
         if (job.roof().fabric().structure().dead() == null) {
             missing.add("the existing dead load");
@@ -210,7 +217,8 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 && job.roof().fabric().structure().onFaces().array() == null) {
             missing.add("the weight of the array on the faces");
         }
-        if (!holdDown.established() && job.roof().takesTrays()) {
+        if (!arrays.stream().allMatch(a -> a.holdDown().established())
+                && job.roof().takesTrays()) {
             missing.add("the ballast");
         }
         return missing;
@@ -221,19 +229,24 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
      *
      * @param newton a quarter of the module, its racking and its part of the blocks
      * @param coveredM2 a quarter of the module in plan
-     * @param module index of it; {@link DownWind#NOT_A_MODULE} for what is none
+     * @param module index of it among those of all arrays on the roof, one array after the other; {@link DownWind#NOT_A_MODULE} for what is none
      */
     record Foot(double x, double y, double newton, double coveredM2, int module) {}
 
-    private static List<Foot> feet(Job job, RoofPlan plan, ArrayLayout layout, HoldDown holdDown) {
-        double[] kg = RoofLoads.perModule(job, layout, holdDown);
+    private static List<Foot> feet(Job job, RoofPlan plan, List<LaidArray> arrays) {
         List<Foot> feet = new ArrayList<>();
-        for (ArrayLayout.Module m : layout.modules()) {
-            Coordinate[] c = layout.corners(m);
+        int before = 0;
+        for (LaidArray a : arrays) {
+            ArrayLayout layout = a.layout();
+            double[] kg = a.perModuleKg();
             double area = layout.alongM() * layout.depthM() / 4;
-            for (int i = 0; i < 4; i++) {
-                feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area, m.index()));
+            for (ArrayLayout.Module m : layout.modules()) {
+                Coordinate[] c = layout.corners(m);
+                for (int i = 0; i < 4; i++) {
+                    feet.add(new Foot(c[i].x, c[i].y, kg[m.index()] * Ballast.GRAVITY / 4, area, before + m.index()));
+                }
             }
+            before += layout.modules().size();
         }
         for (LaidLoads.Support s : LaidLoads.of(job, plan).supports()) {
             feet.add(new Foot(s.x(), s.y(), s.kg() * Ballast.GRAVITY, 0, DownWind.NOT_A_MODULE));

@@ -58,6 +58,15 @@ public final class RowSnow {
                 : new RowSnow(profile, site.snow().roofPa(), layout, List.copyOf(edges));
     }
 
+    /** The most that the rows of several arrays add to the even snow at a place; 0 where none reaches. */
+    static double most(List<RowSnow> arrays, double x, double y) {
+        double most = 0;
+        for (RowSnow rows : arrays) {
+            most = Math.max(most, rows.moreThanUniform(x, y));
+        }
+        return most;
+    }
+
     public SnowDrifts.Source profile() {
         return profile;
     }

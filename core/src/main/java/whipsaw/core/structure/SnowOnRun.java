@@ -1,5 +1,6 @@
 package whipsaw.core.structure;
 
+import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
@@ -29,7 +30,7 @@ public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa
     }
 
     /** Null without a run on the plan, and where the snow is not known, not there or an engineer's. */
-    public static SnowOnRun of(Job job, RoofPlan plan, SiteActions site, RowSnow rows) {
+    public static SnowOnRun of(Job job, RoofPlan plan, SiteActions site, List<RowSnow> rows) {
         SnowDrifts drifts = site.drifts();
         Coordinate[] points = job.electrical().run().points().stream()
                 .map(c -> new Coordinate(c.x().si(), c.y().si()))
@@ -50,7 +51,7 @@ public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa
             Coordinate c = along.extractPoint(m);
             double more = plan.outline().distance(run.getFactory().createPoint(c)) > 0
                     ? Double.NaN
-                    : Math.max(drifts.moreThanUniform(c.x, c.y), rows == null ? 0 : rows.moreThanUniform(c.x, c.y));
+                    : Math.max(drifts.moreThanUniform(c.x, c.y), RowSnow.most(rows, c.x, c.y));
             if (more > most) {
                 most = more;
                 at = m;

@@ -9,7 +9,9 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.data.CsvRows;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobRoof;
 import whipsaw.core.job.Site;
+import whipsaw.core.job.Structure;
 import whipsaw.core.working.DataStatus;
 
 /** All code tables, loaded once. {@code tables/index.csv} names each with its source and status. */
@@ -27,6 +29,7 @@ public final class CodeTables {
     private final ParameterTable seismic;
     private final ParameterTable feet;
     private final ParameterTable loadWindow;
+    private final ParameterTable arraySpacing;
     private final DcVoltageTable dcVoltage;
     private final PanelTables panels;
     private final PriceTable prices;
@@ -49,6 +52,7 @@ public final class CodeTables {
         this.feet = new ParameterTable(table("foot_limits"));
         this.dcVoltage = new DcVoltageTable(table("dc_voltage_limits"));
         this.loadWindow = new ParameterTable(table("load_window"));
+        this.arraySpacing = new ParameterTable(table("array_spacing"));
         this.panels = new PanelTables(this);
         this.prices = new PriceTable(this);
         this.members = new MemberTables(this);
@@ -143,16 +147,26 @@ public final class CodeTables {
         used.add(loadWindow.table());
         used.add(dcVoltage.table());
         used.addAll(conductors.all());
-        if (job.roof().fabric().structure().members().isEmpty() && job.site().code() instanceof Site.AsceSite) {
+        if (job.document().arrays().size() > 1) {
+            used.add(arraySpacing.table());
+        }
+        List<JobRoof> roofs = job.document().roofs();
+        boolean asce = job.site().code() instanceof Site.AsceSite;
+        if (roofs.stream().anyMatch(r -> members(r).isEmpty()) && asce) {
             used.add(table("member_limits"));
         }
-        if (!job.roof().fabric().structure().members().isEmpty()) {
-            used.addAll(members.all());
-            if (job.site().code() instanceof Site.AsceSite) {
+        if (roofs.stream().anyMatch(r -> !members(r).isEmpty())) {
+            List<CodeTable> there = List.copyOf(used);
+            members.all().stream().filter(t -> !there.contains(t)).forEach(used::add);
+            if (asce) {
                 used.addAll(panels.all());
             }
         }
         return used;
+    }
+
+    private static List<Structure.Members> members(JobRoof roof) {
+        return roof.roof().fabric().structure().members();
     }
 
     /** The same tables with one put in or replaced. */
@@ -218,6 +232,11 @@ public final class CodeTables {
     /** Size of the square over which added load is judged. */
     public ParameterTable loadWindow() {
         return loadWindow;
+    }
+
+    /** Clear distance between arrays. */
+    public ParameterTable arraySpacing() {
+        return arraySpacing;
     }
 
     /** Unattached arrays in an earthquake, ASCE 7-16 13.6.12. */

@@ -147,7 +147,7 @@ class PairsTest {
     @Test
     void noStringAndNoTrackerMixesTheFaces() {
         Design d = pairedDesign("electrical.dcAcMost", 1.5);
-        Circuits c = d.circuits();
+        Circuits.ArrayStrings c = d.strings();
         Map<String, Set<Boolean>> facesOfTracker = new HashMap<>();
         List<Integer> all = new ArrayList<>(c.leftOut());
         for (Circuits.PvString s : c.strings()) {

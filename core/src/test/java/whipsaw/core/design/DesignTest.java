@@ -188,13 +188,13 @@ class DesignTest {
     @Test
     void everyModuleIsInOneStringOrLeftOut() {
         Design d = design();
-        Circuits c = d.circuits();
+        Circuits.ArrayStrings c = d.strings();
         List<Integer> all = new ArrayList<>(c.leftOut());
         c.strings().forEach(s -> all.addAll(s.modules()));
         assertThat(all).doesNotHaveDuplicates().hasSize(d.layout().modules().size());
         assertThat(c.strings()).allSatisfy(s -> assertThat(s.modules().size())
                 .isBetween(c.limits().shortest(), c.limits().longest()));
-        assertThat(c.worstRatio()).isLessThanOrEqualTo(1.35 + 1e-9);
+        assertThat(d.circuits().worstRatio()).isLessThanOrEqualTo(1.35 + 1e-9);
     }
 
     @Test

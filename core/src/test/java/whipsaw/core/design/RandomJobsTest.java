@@ -150,8 +150,8 @@ class RandomJobsTest {
     }
 
     private static void everyModuleIsWiredOnceOrLeftOut(Design d) {
-        List<Integer> all = new ArrayList<>(d.circuits().leftOut());
-        d.circuits().strings().forEach(s -> {
+        List<Integer> all = new ArrayList<>(d.strings().leftOut());
+        d.strings().strings().forEach(s -> {
             all.addAll(s.modules());
             assertThat(s.modules().stream()
                             .map(i -> d.layout()

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Shape;
 import whipsaw.core.units.Measure;
@@ -48,7 +49,7 @@ class StageTest {
                         "array.walkway",
                         java.util.Map.of("every", 4, "first", 2, "width", "~1 m"))
                 .job();
-        assertThat(Located.all(Shape.of(Job.class), job).stream()
+        assertThat(Located.all(Shape.of(JobDocument.class), job.document()).stream()
                         .filter(l -> l.value() instanceof Measure m && m.assumed())
                         .map(Located::name))
                 .contains("Snow fetch, engineer's", "Edge 1: Parapet height", "Walkway: Width");

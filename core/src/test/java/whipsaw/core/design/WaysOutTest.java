@@ -16,7 +16,6 @@ import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.JobWriter;
 
 /** Ways out: each does what it says when it is made for real, and none is offered that does not help. */
 class WaysOutTest {
@@ -62,7 +61,7 @@ class WaysOutTest {
     }
 
     private static Design made(Design d, WaysOut.Way way) {
-        var reading = JobReader.read(DocumentPatch.apply(JobWriter.write(d.job()), way.changes()), false);
+        var reading = JobReader.read(DocumentPatch.apply(d.job(), way.changes()), false);
         assertThat(reading.problems()).as(way.words()).isEmpty();
         assertThat(Jobs.SOLVER.problems(reading.job())).as(way.words()).isEmpty();
         return Jobs.SOLVER.solve(reading.job());
@@ -160,7 +159,7 @@ class WaysOutTest {
         List<?> places = (List<?>) way.changes().get(0).value();
         List<DocumentPatch.Change> oneLess =
                 List.of(new DocumentPatch.Change("set", "$.array.removed", places.subList(0, places.size() - 1)));
-        var reading = JobReader.read(DocumentPatch.apply(JobWriter.write(d.job()), oneLess), false);
+        var reading = JobReader.read(DocumentPatch.apply(d.job(), oneLess), false);
         assertThat(check(Jobs.SOLVER.solve(reading.job()), "roof.bay").verdict())
                 .isEqualTo(Verdict.FAILS);
         assertThat(made(d, way).layout().notRemoved()).isEmpty();

@@ -20,7 +20,11 @@ class DocumentMergeTest {
     }
 
     private static DocumentPatch.Change set(String path, Object value) {
-        return new DocumentPatch.Change("set", path, value);
+        return change("set", path, value);
+    }
+
+    private static DocumentPatch.Change change(String op, String path, Object value) {
+        return new DocumentPatch.Change(op, JobPaths.absolute(path, Jobs.job()), value);
     }
 
     @ParameterizedTest
@@ -39,11 +43,11 @@ class DocumentMergeTest {
 
     @Test
     void twoNewThingsGoTogetherAndAThingThatIsGoneDoesNot() {
-        DocumentPatch.Change mine = new DocumentPatch.Change("append", "$.roof.obstructions", thing("d", "30 m"));
-        DocumentPatch.Change theirs = new DocumentPatch.Change("append", "$.roof.obstructions", thing("c", "25 m"));
+        DocumentPatch.Change mine = change("append", "$.roof.obstructions", thing("d", "30 m"));
+        DocumentPatch.Change theirs = change("append", "$.roof.obstructions", thing("c", "25 m"));
         assertThat(DocumentMerge.clash(BASE, DocumentPatch.apply(BASE, List.of(theirs)), List.of(mine)))
                 .isFalse();
-        DocumentPatch.Change gone = new DocumentPatch.Change("remove", "$.roof.obstructions[id=a]", null);
+        DocumentPatch.Change gone = change("remove", "$.roof.obstructions[id=a]", null);
         Map<String, Object> without = DocumentPatch.apply(BASE, List.of(gone));
         assertThat(DocumentMerge.clash(BASE, without, List.of(set("$.roof.obstructions[id=a].x", "6 m"))))
                 .isTrue();
@@ -56,10 +60,9 @@ class DocumentMergeTest {
     /** Entries with no id are known by their place alone, which another edit may have shifted. */
     @Test
     void listsWithoutIdsAreOneThing() {
-        Map<String, Object> now = DocumentPatch.apply(
-                BASE, List.of(new DocumentPatch.Change("append", "$.array.removed", Map.of("x", "9 m", "y", "9 m"))));
-        DocumentPatch.Change mine =
-                new DocumentPatch.Change("append", "$.array.removed", Map.of("x", "12 m", "y", "9 m"));
+        Map<String, Object> now =
+                DocumentPatch.apply(BASE, List.of(change("append", "$.array.removed", Map.of("x", "9 m", "y", "9 m"))));
+        DocumentPatch.Change mine = change("append", "$.array.removed", Map.of("x", "12 m", "y", "9 m"));
         assertThat(DocumentMerge.clash(BASE, now, List.of(mine))).isTrue();
         assertThat(DocumentMerge.thing("$.roof.parapets[edge=2].height")).isEqualTo("$.roof.parapets");
         assertThat(DocumentMerge.thing("$.survey.routes[id=r].legs[2].length")).isEqualTo("$.survey.routes[id=r].legs");

@@ -28,7 +28,7 @@ class DocumentsTest {
         assertThat(first.get("schema")).isEqualTo(1);
         Job job = JobReader.read(first, false).job();
         Map<String, Object> second = JobWriter.write(job);
-        assertThat(second.get("schema")).isEqualTo(4);
+        assertThat(second.get("schema")).isEqualTo(5);
         assertThat(map(second.get("site")).get("family")).isEqualTo("asce");
         Job again = JobReader.read(second, false).job();
         assertThat(again).isEqualTo(job);
@@ -42,10 +42,10 @@ class DocumentsTest {
     @Test
     void aLaterVersionIsRefusedByName() {
         Map<String, Object> document = Jobs.document("paired-roof");
-        document.put("schema", 5);
+        document.put("schema", 6);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
             assertThat(p.path()).isEqualTo("$.schema");
-            assertThat(p.message()).contains("later version", "4");
+            assertThat(p.message()).contains("later version", "5");
         });
     }
 
@@ -162,14 +162,14 @@ class DocumentsTest {
                                 "height", "1 m", "clear", "1 m"))));
         List<DocumentDiff.Entry> entries = DocumentDiff.between(before, after);
         assertThat(entries)
-                .contains(new DocumentDiff.Entry("$.array.tilt", "10 deg", "8 deg"))
-                .contains(new DocumentDiff.Entry("$.array.walkway.width", "", "900 mm"))
-                .contains(new DocumentDiff.Entry("$.roof.obstructions[id=v].name", "", "Vent"));
+                .contains(new DocumentDiff.Entry("$.arrays[id=A].tilt", "10 deg", "8 deg"))
+                .contains(new DocumentDiff.Entry("$.arrays[id=A].walkway.width", "", "900 mm"))
+                .contains(new DocumentDiff.Entry("$.roofs[id=r1].obstructions[id=v].name", "", "Vent"));
         assertThat(entries)
                 .allSatisfy(e -> assertThat(e.path()).doesNotEndWith(".m").doesNotEndWith(".deg"));
         assertThat(DocumentDiff.between(after, before))
                 .hasSameSizeAs(entries)
-                .contains(new DocumentDiff.Entry("$.array.tilt", "8 deg", "10 deg"));
+                .contains(new DocumentDiff.Entry("$.arrays[id=A].tilt", "8 deg", "10 deg"));
         assertThat(DocumentDiff.between(before, before)).isEmpty();
     }
 }

@@ -14,7 +14,6 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.JobReader;
-import whipsaw.core.job.JobWriter;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitText;
@@ -113,11 +112,10 @@ class ThingLineTest {
         Design d = Jobs.design("roof.obstructions", List.of(thing), "roof.parapets", List.of());
         var wider = JobReader.read(
                 DocumentPatch.apply(
-                        JobWriter.write(d.job()),
-                        List.of(new DocumentPatch.Change("set", "$.roof.obstructions[id=p].width", "5 m"))),
+                        d.job(), List.of(new DocumentPatch.Change("set", "$.roof.obstructions[id=p].width", "5 m"))),
                 false);
         var changes = MeasuredPlaces.follow(d.job(), wider.job());
-        var put = JobReader.read(DocumentPatch.apply(JobWriter.write(wider.job()), changes), false)
+        var put = JobReader.read(DocumentPatch.apply(wider.job(), changes), false)
                 .job()
                 .roof()
                 .obstructions()

@@ -106,7 +106,7 @@ class DeckAndRowSnowTest {
         assertThat(deck.feet()).isPositive();
         assertThat(deck.after().moment().effect())
                 .isGreaterThan(deck.before().moment().effect());
-        double[] kg = RoofLoads.perModule(d.job(), d.layout(), d.holdDown());
+        double[] kg = d.array().laid().perModuleKg();
         double worstFoot = 0;
         for (ArrayLayout.Module m : d.layout().modules()) {
             for (var c : d.layout().corners(m)) {

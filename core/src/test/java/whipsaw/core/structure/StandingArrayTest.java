@@ -178,7 +178,7 @@ class StandingArrayTest {
         FootPressure f = d.feet();
         assertThat(f.lastingPa()).isCloseTo(f.massKg() * 9.80665 / 4 / 0.03, within(1e-6));
         assertThat(f.massKg())
-                .isEqualTo(java.util.Arrays.stream(RoofLoads.perModule(d.job(), d.layout(), d.holdDown()))
+                .isEqualTo(java.util.Arrays.stream(d.array().laid().perModuleKg())
                         .max()
                         .orElseThrow());
         assertThat(f.withSnowPa() - f.lastingPa())

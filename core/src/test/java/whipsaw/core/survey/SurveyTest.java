@@ -497,32 +497,40 @@ class SurveyTest {
 
     @Test
     @SuppressWarnings("unchecked")
-    void changingOverToAnotherRoofAndBackLeavesEverythingInItsPlace() {
+    void whatLiesInTheSiteIsSeenFromEveryRoofWhereItLies() {
         Map<String, Object> survey = new java.util.LinkedHashMap<>(answers());
         Map<String, Object> annex = new java.util.LinkedHashMap<>(
-                (Map<String, Object>) JobWriter.write(Jobs.job()).get("roof"));
+                ((List<Map<String, Object>>) JobWriter.write(Jobs.job()).get("roofs")).get(0));
+        annex.keySet().removeAll(List.of("id", "name"));
         annex.put("upAzimuth", "40 deg");
         survey.put("roofs", List.of(Map.of("id", "a", "name", "Annex", "x", "70 m", "y", "-5 m", "roof", annex)));
         survey.put("pins", List.of(Map.of("id", "p", "kind", "leak", "x", "12 m", "y", "3 m")));
         survey.put("routes", List.of(Map.of("id", "r", "name", "Shaft", "legs", List.of(way("over", "12 m", "6 m")))));
         var job = surveyed(survey, "roof.upAzimuth", "10 deg").job();
-        var over = whipsaw.core.job.RoofSwap.to(job, "a", 180);
-        assertThat(over.survey().roofName()).isEqualTo("Annex");
+        assertThat(job.document().places()).containsExactly("A", "a");
+        var over = job.at("a");
+        assertThat(over.on().name()).isEqualTo("Annex");
+        assertThat(over.placed()).isNull();
         assertThat(over.roof().upAzimuth().si()).isEqualTo(40);
         var pin = over.survey().pins().get(0);
         // 58 m to the left and 8 m up of the annex's corner, on a sheet turned 30 degrees clockwise
         double turn = Math.toRadians(30);
         assertThat(pin.x().si()).isCloseTo(-58 * Math.cos(turn) - 8 * Math.sin(turn), within(1e-3));
         assertThat(pin.y().si()).isCloseTo(-58 * Math.sin(turn) + 8 * Math.cos(turn), within(1e-3));
-        assertThat(Jobs.SOLVER.problems(over)).isEmpty();
         var leg = over.survey().routes().get(0).legs().get(0).place();
         assertThat(leg.lengthM()).isCloseTo(10, within(1e-3));
         assertThat(leg.x().si()).isNotCloseTo(-4, within(1.0));
-        var back = whipsaw.core.job.RoofSwap.to(over, "a", 180);
-        assertThat(back.roof()).isEqualTo(job.roof());
-        assertThat(back.survey().pins().get(0).x().si()).isCloseTo(12, within(2e-4));
-        assertThat(back.survey().roofs().get(0).y().si()).isCloseTo(-5, within(2e-4));
-        assertThat(JobReader.read(JobWriter.write(over), false).job()).isEqualTo(over);
+        var move = whipsaw.core.job.SheetMove.of(job.on(), over.on());
+        double[] back = move.inSite(pin.x().si(), pin.y().si());
+        assertThat(back[0]).isCloseTo(12, within(1e-3));
+        assertThat(back[1]).isCloseTo(3, within(1e-3));
+        assertThat(over.at("A")).isEqualTo(job);
+        assertThat(JobReader.read(JobWriter.write(over), false).job().at("a")).isEqualTo(over);
+        // nothing is placed on it, and nothing is asked of an array there
+        Design design = Jobs.SOLVER.solve(job);
+        assertThat(design.at("a").layout().modules()).isEmpty();
+        assertThat(design.at("a").plan().areaM2()).isEqualTo(2400);
+        assertThat(design.checks()).noneMatch(c -> c.about().contains("a"));
     }
 
     @Test

@@ -1,0 +1,39 @@
+package whipsaw.core.design;
+
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ModuleShade;
+import whipsaw.core.holddown.DownWind;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.LaidArray;
+import whipsaw.core.job.Job;
+import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.FootPressure;
+import whipsaw.core.structure.RowSnow;
+
+/**
+ * What follows for one array; a roof without one has one that places nothing.
+ *
+ * @param job as the array sees it
+ * @param shade of parapets and things on the modules
+ * @param downWind what the wind presses on roof and modules
+ * @param rowSnow snow that drifts against rows of modules; null for none
+ * @param seismic room to slide; null where the method is not asked for
+ * @param attached what attachments hold; null where weight alone holds the array
+ */
+public record ArrayDesign(
+        Job job,
+        ArrayLayout layout,
+        ModuleShade shade,
+        HoldDown holdDown,
+        DownWind downWind,
+        RowSnow rowSnow,
+        AttachedArray attached,
+        ArraySeismic seismic,
+        FootPressure feet) {
+
+    /** The array as it lies on its roof. */
+    public LaidArray laid() {
+        return new LaidArray(job, layout, holdDown);
+    }
+}

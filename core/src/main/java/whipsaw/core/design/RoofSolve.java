@@ -1,0 +1,171 @@
+package whipsaw.core.design;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ArrayStage;
+import whipsaw.core.array.ModuleShade;
+import whipsaw.core.holddown.DownWind;
+import whipsaw.core.holddown.FaceWind;
+import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.holddown.HoldDownStage;
+import whipsaw.core.holddown.LaidArray;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
+import whipsaw.core.job.JobRoof;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.site.SiteActions;
+import whipsaw.core.structure.ArraySeismic;
+import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.ExistingBuilding;
+import whipsaw.core.structure.FootPressure;
+import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.structure.RoofMembers;
+import whipsaw.core.structure.RowSnow;
+import whipsaw.core.table.CodeTables;
+
+/**
+ * The stages of one roof and of the arrays on it: roof, site actions, layouts, hold-down, loads, members. What of a
+ * design before still holds is taken from it: stages read the tables, and of the job no more than is named here.
+ */
+final class RoofSolve {
+    private final JobRoof roof;
+    private final Job any;
+    private final List<Job> jobs;
+    private final CodeTables tables;
+    private final RoofDesign before;
+    private final boolean sameRoof;
+    private final boolean sameSite;
+    /** Roof, site and all arrays on the roof. */
+    private final boolean sameArrays;
+    /** These and what lies along the AC run. */
+    private final boolean sameLaid;
+
+    /** @param known design of a similar job with the same tables; null for none */
+    RoofSolve(JobDocument document, JobRoof roof, CodeTables tables, WholeDesign known) {
+        this.roof = roof;
+        this.tables = tables;
+        this.jobs = document.places().stream()
+                .map(document::at)
+                .filter(j -> j.on().id().equals(roof.id()))
+                .toList();
+        this.any = jobs.get(0);
+        RoofDesign was = known == null
+                ? null
+                : known.roofs().stream()
+                        .filter(r -> r.roof().id().equals(roof.id()))
+                        .findFirst()
+                        .orElse(null);
+        this.before = was;
+        Job then = was == null ? null : was.arrays().get(0).job();
+        this.sameRoof = was != null && was.roof().roof().equals(roof.roof());
+        this.sameSite = was != null && then.site().equals(any.site());
+        this.sameArrays = sameRoof
+                && sameSite
+                && then.onThisRoof().equals(any.onThisRoof())
+                && (any.placed() != null || then.array().equals(any.array()));
+        this.sameLaid =
+                sameArrays && then.electrical().run().equals(any.electrical().run());
+    }
+
+    /** Whether the roof, the site and all arrays on it are those of the design before. */
+    boolean sameArrays() {
+        return sameArrays;
+    }
+
+    private <T> T of(boolean same, Function<RoofDesign, T> known, Supplier<T> solved) {
+        return same ? known.apply(before) : solved.get();
+    }
+
+    /** The same for the array at a place in the list. */
+    private <T> T of(boolean same, int i, Function<ArrayDesign, T> known, Supplier<T> solved) {
+        return same ? known.apply(before.arrays().get(i)) : solved.get();
+    }
+
+    RoofDesign solve() {
+        RoofPlan plan = of(sameRoof, RoofDesign::plan, () -> RoofPlan.of(roof.roof()));
+        SiteActions site = of(sameRoof && sameSite, RoofDesign::site, () -> SiteActions.of(any, plan, tables));
+        FaceWind wind = of(sameArrays, RoofDesign::faceWind, () -> FaceWind.of(any, plan, tables));
+        List<ArrayLayout> layouts = new ArrayList<>();
+        for (int i = 0; i < jobs.size(); i++) {
+            Job job = jobs.get(i);
+            layouts.add(of(
+                    sameArrays,
+                    i,
+                    ArrayDesign::layout,
+                    () -> ArrayStage.of(
+                            job, plan, tables.setbacks(), tables.arraySpacing().value("apart_m"))));
+        }
+        List<LaidArray> laid = new ArrayList<>();
+        for (int i = 0; i < jobs.size(); i++) {
+            Job job = jobs.get(i);
+            ArrayLayout layout = layouts.get(i);
+            HoldDown holdDown = of(
+                    sameArrays,
+                    i,
+                    ArrayDesign::holdDown,
+                    () -> HoldDownStage.of(job, plan, site, layout, without(layouts, layout), tables));
+            laid.add(new LaidArray(job, layout, holdDown));
+        }
+        RoofLoads loads = of(sameLaid, RoofDesign::loads, () -> RoofLoads.of(any, plan, laid, tables));
+        List<ArrayDesign> arrays = new ArrayList<>();
+        for (int i = 0; i < jobs.size(); i++) {
+            arrays.add(array(i, plan, site, wind, laid));
+        }
+        RoofMembers members = of(sameLaid, RoofDesign::members, () -> members(plan, site, wind, laid, arrays));
+        ExistingBuilding existing =
+                of(sameLaid, RoofDesign::existing, () -> ExistingBuilding.of(any, plan, site, laid, loads));
+        return new RoofDesign(roof, plan, site, wind, loads, members, existing, arrays);
+    }
+
+    private ArrayDesign array(int i, RoofPlan plan, SiteActions site, FaceWind wind, List<LaidArray> all) {
+        LaidArray own = all.get(i);
+        Job job = own.job();
+        ArrayLayout layout = own.layout();
+        HoldDown holdDown = own.holdDown();
+        ModuleShade shade = of(sameArrays, i, ArrayDesign::shade, () -> ModuleShade.of(job, plan, layout));
+        RowSnow rows = of(sameArrays, i, ArrayDesign::rowSnow, () -> RowSnow.of(job, plan, site, layout, tables));
+        DownWind down = of(
+                sameArrays,
+                i,
+                ArrayDesign::downWind,
+                () -> DownWind.of(job, plan, site, wind, layout, holdDown, tables));
+        AttachedArray attached = of(
+                sameLaid, i, ArrayDesign::attached, () -> AttachedArray.of(job, site, layout, holdDown, down, tables));
+        ArraySeismic seismic = attached == null
+                ? of(
+                        sameLaid,
+                        i,
+                        ArrayDesign::seismic,
+                        () -> ArraySeismic.of(job, plan, layout, holdDown, without(all, own), tables))
+                : null;
+        FootPressure feet =
+                of(sameArrays, i, ArrayDesign::feet, () -> FootPressure.of(job, site, down, layout, holdDown, tables));
+        return new ArrayDesign(job, layout, shade, holdDown, down, rows, attached, seismic, feet);
+    }
+
+    private RoofMembers members(
+            RoofPlan plan, SiteActions site, FaceWind wind, List<LaidArray> laid, List<ArrayDesign> arrays) {
+        return RoofMembers.of(
+                any,
+                plan,
+                site,
+                arrays.stream()
+                        .map(ArrayDesign::rowSnow)
+                        .filter(Objects::nonNull)
+                        .toList(),
+                wind,
+                DownWind.together(
+                        arrays.stream().map(ArrayDesign::downWind).toList(),
+                        laid.stream().map(l -> l.layout().modules().size()).toList()),
+                laid,
+                tables);
+    }
+
+    private static <T> List<T> without(List<T> all, T one) {
+        return all.stream().filter(a -> a != one).toList();
+    }
+}

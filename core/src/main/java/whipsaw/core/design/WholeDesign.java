@@ -1,0 +1,45 @@
+package whipsaw.core.design;
+
+import java.util.List;
+import whipsaw.core.build.Counts;
+import whipsaw.core.check.Check;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.run.AcRun;
+import whipsaw.core.table.CodeTables;
+
+/**
+ * Everything that follows from a job: all its roofs with their arrays, and what they share.
+ *
+ * @param tables it was solved with, national parameters laid over
+ * @param roofs in the order of the job
+ * @param circuits of all arrays
+ * @param counts of the whole job
+ * @param checks of all places, the worst first
+ */
+public record WholeDesign(
+        CodeTables tables, List<RoofDesign> roofs, Circuits circuits, AcRun run, Counts counts, List<Check> checks) {
+    public WholeDesign {
+        roofs = List.copyOf(roofs);
+        checks = List.copyOf(checks);
+    }
+
+    /** The same with its checks. */
+    WholeDesign with(List<Check> all) {
+        return new WholeDesign(tables, roofs, circuits, run, counts, all);
+    }
+
+    /** All arrays of all roofs, roof by roof; one that places nothing for every roof without. */
+    public List<ArrayDesign> arrays() {
+        return roofs.stream().flatMap(r -> r.arrays().stream()).toList();
+    }
+
+    /** Modules of the whole job. */
+    public int modules() {
+        return roofs.stream().mapToInt(RoofDesign::modules).sum();
+    }
+
+    /** Blocks of the whole job. */
+    public int blocks() {
+        return arrays().stream().mapToInt(a -> a.holdDown().blocks()).sum();
+    }
+}

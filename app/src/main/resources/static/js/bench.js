@@ -8,13 +8,13 @@ import { startMakers, workOut } from "./workout.js";
 import { startNews } from "./news.js";
 import * as stages from "./stages.js";
 import { startThings } from "./things.js";
-import { freshKey, token } from "./token.js";
+import { freshKey, looking, token } from "./token.js";
 import { forgetWays, offerWays } from "./ways.js";
 import * as working from "./working.js";
 import * as zones from "./zones.js";
 import { lookUpSite } from "./sitevalues.js";
 
-const plan = new Plan({ change, preview, explain: open, tell, list: () => showList(slug(), !listShown()) });
+const plan = new Plan({ change, preview, explain: open, tell, look: lookAt, ask, list: () => showList(slug(), !listShown()) });
 let since = "";
 
 function bench() {
@@ -47,7 +47,7 @@ function have() {
 }
 
 async function benchSince(revision) {
-  return fetch(`/jobs/${slug()}/bench?from=${revision}`, { headers: have() });
+  return fetch(`/jobs/${slug()}/bench?from=${revision}`, { headers: { ...have(), ...looking() } });
 }
 
 /** One edit has one key however often it is sent: an answer that was lost on the way is asked for again. */
@@ -218,9 +218,9 @@ function patch(fresh) {
   const active = document.activeElement;
   const held = active?.dataset?.path ?? "";
   const typed = held && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
-  const focus = ["obstruction", "pin", "walkway", "check", "figure"].map((k) => [k, active?.dataset?.[k]]).find(([, value]) => value);
+  const focus = ["obstruction", "pin", "walkway", "corner", "check", "figure"].map((k) => [k, active?.dataset?.[k]]).find(([, value]) => value);
   const figure = document.querySelector("#working article")?.dataset.figure;
-  for (const name of ["revision", "rendering"]) bench().dataset[name] = fresh.dataset[name];
+  for (const name of ["revision", "rendering", "place"]) bench().dataset[name] = fresh.dataset[name];
   stale = false;
   keepOpen(bench(), fresh);
   for (const name of names) {
@@ -252,7 +252,7 @@ async function markSince(revision) {
   choice.value = since;
   if (!since) return;
   if (choice.value !== since) choice.add(new Option(`since ${since}`, since, false, true));
-  const answer = await fetch(`/jobs/${slug()}/marks?since=${since}`);
+  const answer = await fetch(`/jobs/${slug()}/marks?since=${since}`, { headers: looking() });
   if (!answer.ok) return;
   const told = await answer.json();
   const fresh = parse(told.marks).querySelector("g");
@@ -296,6 +296,10 @@ function shutSay() {
 
 /** A check was chosen: its working, its place on the roof, and what could be done. */
 function showCheck(button) {
+  if (button.dataset.elsewhere) {
+    lookAt(button.dataset.elsewhere, `#check=${button.dataset.check}`);
+    return;
+  }
   plan.showPlace(button.dataset.check);
   showSay();
   if (button.dataset.stops === "true") offerWays(slug(), button.dataset.check);
@@ -304,17 +308,22 @@ function showCheck(button) {
 
 /** Adds an entry to a list: @id becomes a fresh id, @x and @y the middle of the roof. */
 function append(button) {
-  const at = plan.middle();
+  const at = button.dataset.append.startsWith("$.survey") ? plan.siteMiddle() : plan.middle();
   const id = `n-${Date.now().toString(36)}`;
   const filled = { "@id": id, "@x": at.x, "@y": at.y };
   const value = JSON.parse(button.dataset.template, (key, v) => filled[v] ?? v);
   change([{ op: "append", path: button.dataset.append, value }]);
 }
 
-/** Another roof of the job becomes the one on the sheet. */
-async function workOn(id) {
-  const changes = await workOut(slug(), { what: "roof", id }, (problems) => showProblems(problems, null));
-  if (changes) change(changes);
+/** Another array, or a roof without one, is looked at; what has to be shown there is said behind the #. */
+function lookAt(place, hash = "") {
+  location.assign(`/jobs/${slug()}?array=${encodeURIComponent(place)}${hash}`);
+}
+
+/** What is asked of arrays and roofs; where the array looked at is gone, the first one is shown. */
+async function ask(asked) {
+  const changes = await workOut(slug(), asked, (problems) => showProblems(problems, null));
+  if (changes) await change(changes);
 }
 
 /** The legs of a surveyed way become the legs of the AC run. */
@@ -383,6 +392,7 @@ document.addEventListener("change", (event) => {
   const target = event.target;
   if (target.dataset?.path) fieldChanged(target, slug(), change);
   if (target.matches("[data-pick-fields]")) openFields(target, slug());
+  if (target.id === "place") lookAt(target.value);
   if (target.id === "since") {
     if (target.value) {
       markSince(target.value);
@@ -399,14 +409,18 @@ document.addEventListener("change", (event) => {
 document.addEventListener("click", (event) => {
   const button = event.target.closest("button");
   if (!button) return;
-  if (button.dataset.figure) button.closest("#working") ? working.explain(button.dataset.figure, plan) : open(button.dataset.figure);
+  if (button.dataset.figure && !button.dataset.elsewhere) button.closest("#working") ? working.explain(button.dataset.figure, plan) : open(button.dataset.figure);
   if (button.dataset.show) showEntry(button.dataset.show, button.dataset.at);
   if (button.id === "shut-say") shutSay();
   if (button.id === "as-list") showList(slug(), !listShown());
   if (button.dataset.check) showCheck(button);
   if (button.dataset.way) change(JSON.parse(button.dataset.way));
   if (button.dataset.append) append(button);
-  if (button.dataset.workOn) workOn(button.dataset.workOn);
+  if (button.dataset.look) lookAt(button.dataset.look);
+  if (button.dataset.ask) ask({ what: button.dataset.ask, id: button.dataset.id });
+  if (button.id === "draw-array") plan.sketch.start("array");
+  if (button.id === "draw-area") plan.sketch.start("area");
+  if (button.id === "split-array") plan.sketch.start("split");
   if (button.dataset.route) routeForRun(button.dataset.route);
   if (button.id === "look-up-site") lookUpSite(slug());
   if (button.id === "scale-picture") plan.sketch.start("scale");
@@ -431,6 +445,7 @@ document.addEventListener("keydown", (event) => {
 
 /** A link from another page to a part of the entry. */
 function showHash() {
+  if (location.hash.startsWith("#check=")) document.querySelector(`#checklist [data-check="${CSS.escape(location.hash.slice(7))}"]`)?.click();
   const part = document.querySelector(`details[id="${CSS.escape(location.hash.slice(1))}"]`);
   if (part) showEntry(part.dataset.section, "input, select, button");
 }

@@ -1,4 +1,5 @@
 // The line of the section on the plan, and the sun in it: day and hour are what is looked at, not stored.
+import { looking } from "./token.js";
 import { showLength } from "./lengths.js";
 
 const END_PX = 7.5;
@@ -132,7 +133,7 @@ export class Cut {
       this.again = false;
       const { day, hour } = this.sun ?? { day: document.getElementById("sun-day").value, hour: document.getElementById("sun-hour").value };
       const cut = this.line ? `&cut=${this.line.join(",")}` : "";
-      const answer = await fetch(`/jobs/${document.getElementById("bench").dataset.slug}/section?day=${day}&hour=${hour}${cut}`, { headers: { Accept: "application/json" } });
+      const answer = await fetch(`/jobs/${document.getElementById("bench").dataset.slug}/section?day=${day}&hour=${hour}${cut}`, { headers: { Accept: "application/json", ...looking() } });
       if (answer.ok) this.take(await answer.json());
       else this.plan.tell((await answer.json()).problems.map((p) => p.message).join(" "));
     } while (this.again);

@@ -1,4 +1,5 @@
 // The fields of the entry: what a changed one means as a change, and what was refused beside it.
+import { looking } from "./token.js";
 import { showBanner } from "./banner.js";
 import { workOut } from "./workout.js";
 
@@ -104,7 +105,7 @@ export async function openFields(select, slug) {
   const part = select.closest("details");
   part.querySelector("fieldset.fetched")?.remove();
   if (!path) return;
-  const answer = await fetch(`/jobs/${slug}/fields?path=${encodeURIComponent(path)}`, { headers: { Accept: "text/html" } });
+  const answer = await fetch(`/jobs/${slug}/fields?path=${encodeURIComponent(path)}`, { headers: { Accept: "text/html", ...looking() } });
   if (!answer.ok) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector("fieldset");
   fresh.classList.add("fetched");

@@ -1,4 +1,5 @@
 // The drawing as a list: the same things in words, each a way in.
+import { looking } from "./token.js";
 export function listShown() {
   return !document.getElementById("planlist").hidden;
 }
@@ -18,7 +19,7 @@ export async function showList(slug, on) {
 
 /** Loads it anew and shows it. */
 export async function refreshList(slug) {
-  const answer = await fetch(`/jobs/${slug}/list`, { headers: { Accept: "text/html" } });
+  const answer = await fetch(`/jobs/${slug}/list`, { headers: { Accept: "text/html", ...looking() } });
   if (!answer.ok) return;
   const fresh = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".twin");
   const place = document.getElementById("planlist");

@@ -1,4 +1,5 @@
 // The drawing: what the pointer and the keys do on it. Its parts are view, picked, measure, sketch and cut.
+import { Areas } from "./areas.js";
 import { Cut } from "./cut.js";
 import { typedLength } from "./lengths.js";
 import { Measure } from "./measure.js";
@@ -21,6 +22,7 @@ export class Plan {
     this.measure = new Measure(this);
     this.sketch = new Sketch(this);
     this.cut = new Cut(this);
+    this.areas = new Areas(this);
     window.addEventListener("pointermove", (e) => this.pointerMove(e));
     window.addEventListener("pointerup", (e) => this.pointerUp(e));
     window.addEventListener("pointercancel", (e) => this.pointerUp(e));
@@ -128,7 +130,7 @@ export class Plan {
       this.released = true;
       return;
     }
-    if (event.button !== 0 || this.cut.grab(event)) return;
+    if (event.button !== 0 || this.cut.grab(event) || this.areas.grab(event)) return;
     const at = this.view.place(event);
     if (this.sketch.on) {
       this.sketch.add(at);
@@ -156,7 +158,7 @@ export class Plan {
   }
 
   pointerMove(event) {
-    if (this.view.pinch(event) || this.cut.move(event)) return;
+    if (this.view.pinch(event) || this.cut.move(event) || this.areas.move(event)) return;
     if (this.sketch.on) {
       if (this.svg.contains(event.target)) this.sketch.move(this.view.place(event));
       return;
@@ -217,7 +219,8 @@ export class Plan {
   placed(id, x, y) {
     const pin = this.svg.querySelector(`[data-pin="${CSS.escape(id)}"]`);
     if (pin) {
-      return ["x", "y"].map((key, i) => ({ op: "set", path: `$.survey.pins[id=${id}].${key}`, value: typedLength([x, y][i], this.data.unit) }));
+      const site = this.data.toSite({ x, y });
+      return ["x", "y"].map((key) => ({ op: "set", path: `$.survey.pins[id=${id}].${key}`, value: typedLength(site[key], this.data.unit) }));
     }
     const path = `$.roof.obstructions[id=${id}]`;
     return [
@@ -246,7 +249,7 @@ export class Plan {
   pointerUp(event) {
     this.view.pinch(event);
     if (this.sketch.on) this.sketch.release(this.view.place(event));
-    if (this.cut.release() || this.released || this.sketch.on) return;
+    if (this.cut.release() || this.areas.release(event) || this.released || this.sketch.on) return;
     this.released = true;
     this.view.preview = false;
     const { drag } = this;
@@ -315,7 +318,7 @@ export class Plan {
 
   hover(event) {
     if (!this.svg.contains(event.target)) return;
-    const thing = event.target.closest("[data-obstruction], [data-pin], [data-walkway], .cutend");
+    const thing = event.target.closest("[data-obstruction], [data-pin], [data-walkway], [data-corner], [data-look], .cutend");
     if (thing) {
       this.named(thing);
       return;
@@ -356,12 +359,18 @@ export class Plan {
     const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[event.key];
     const times = event.shiftKey ? 5 : 1;
     if (event.ctrlKey || event.metaKey || event.target.dataset?.zone) return;
+    if (event.key === "Enter" && event.target.dataset?.look) {
+      this.bench.look(event.target.dataset.look);
+      return;
+    }
     if (this.sketch.on && this.sketch.typed(event.key)) {
       // a digit opens the field of a typed length
     } else if (this.sketch.on && (event.key === "Enter" || event.key === "Escape")) {
       event.key === "Enter" ? this.sketch.finish() : this.sketch.stop("Drawing given up; nothing was changed.");
     } else if (way && thing) {
       this.nudge(thing, way, times);
+    } else if (way && event.target.dataset?.corner) {
+      this.areas.nudge(event.target, way, times);
     } else if (way && end) {
       this.cut.nudge(end, way, times);
     } else if (way && walkway) {
@@ -447,9 +456,15 @@ export class Plan {
   }
 
   /** The middle of the roof as texts, for a new obstruction. */
-  middle() {
+  middle(move = (at) => at) {
     const box = this.svg.querySelector(".outline").getBBox();
-    return { x: typedLength((box.x + box.width / 2) / 100, this.data.unit), y: typedLength(-(box.y + box.height / 2) / 100, this.data.unit) };
+    const at = move({ x: (box.x + box.width / 2) / 100, y: -(box.y + box.height / 2) / 100 });
+    return { x: typedLength(at.x, this.data.unit), y: typedLength(at.y, this.data.unit) };
+  }
+
+  /** The same as the site counts it, for what stands in the site. */
+  siteMiddle() {
+    return this.middle((at) => this.data.toSite(at));
   }
 }
 

@@ -33,6 +33,14 @@ export class RoofData {
     return { s: x * ax + y * ay, t: -x * ay + y * ax };
   }
 
+  /** A place on the sheet as the site counts it, which is the sheet of the first roof. */
+  toSite({ x, y }) {
+    const [x0, y0, turn] = this.site;
+    if (!x0 && !y0 && !turn) return { x, y };
+    const [c, s] = [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
+    return { x: x0 + x * c + y * s, y: y0 - x * s + y * c };
+  }
+
   onPlan(s, t) {
     const [ax, ay] = this.along;
     return { x: s * ax - t * ay, y: s * ay + t * ax };

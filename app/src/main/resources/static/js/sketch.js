@@ -5,6 +5,9 @@ import { workOut } from "./workout.js";
 const WORDS = {
   run: "Click the points of the AC run, inverters first",
   outline: "Click the corners in order, or type a length and an arrow key for its direction",
+  array: "Click the corners of the area for the new array",
+  area: "Click the corners of the area of this array",
+  split: "Click two points of the line that splits this array",
   scale: "Click two points of the picture whose distance you know",
   thing: "Drag from one corner of the thing to the opposite one",
 };
@@ -26,7 +29,7 @@ export class Sketch {
     this.plan.svg.classList.add("drawing");
     this.plan.svg.focus();
     this.level = document.getElementById("scale-level")?.checked;
-    const how = { scale: "", thing: "Escape gives up." }[kind] ?? "lines snap square. Enter ends it, Escape gives up.";
+    const how = { scale: "", thing: "Escape gives up.", split: "lines snap square. Escape gives up." }[kind] ?? "lines snap square. Enter ends it, Escape gives up.";
     this.plan.tell(`${WORDS[kind]}; ${how}`);
   }
 
@@ -46,6 +49,7 @@ export class Sketch {
     if (!last || Math.hypot(point.x - last.x, point.y - last.y) > 0.05) this.points.push(point);
     this.move(p);
     if (this.kind === "thing" && this.points.length === 2) this.makeThing();
+    if (this.kind === "split" && this.points.length === 2) this.finish();
     if (this.kind === "scale" && this.points.length === 2) this.askLength("true distance of the two points", (text) => this.scale(text));
   }
 
@@ -179,17 +183,18 @@ export class Sketch {
     if (!this.on) return;
     const { kind, points } = this;
     if (kind === "scale" || kind === "thing") return;
-    const least = kind === "run" ? 2 : 3;
+    const least = kind === "run" || kind === "split" ? 2 : 3;
     if (points.length < least) {
       this.plan.tell(`${points.length} points are too few: click at least ${least}, then Enter.`);
       return;
     }
     this.stop("");
-    const corners = points.map((p) => ({ x: typedLength(p.x, this.plan.data.unit), y: typedLength(p.y, this.plan.data.unit) }));
-    this.plan.bench.change(
-      kind === "run"
-        ? [{ op: "set", path: "$.electrical.run.points", value: corners }]
-        : [{ op: "set", path: "$.roof.outline", value: { kind: "drawn", corners } }],
-    );
+    const { unit } = this.plan.data;
+    const typed = (all) => all.map((p) => ({ x: typedLength(p.x, unit), y: typedLength(p.y, unit) }));
+    const set = (path, value) => this.plan.bench.change([{ op: "set", path, value }]);
+    if (kind === "run") set("$.electrical.run.points", typed(points.map((p) => this.plan.data.toSite(p))));
+    else if (kind === "area") set("$.array.area", typed(points));
+    else if (kind === "outline") set("$.roof.outline", { kind: "drawn", corners: typed(points) });
+    else this.plan.bench.ask({ what: `${kind === "array" ? "add" : "split"}-array`, points });
   }
 }

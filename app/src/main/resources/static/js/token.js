@@ -18,8 +18,14 @@ others.addEventListener("message", ({ data }) => {
 });
 others.postMessage({ asks: windowName(), page });
 
+/** The array this page looks at, where it is not the first one of the job. */
+export function looking() {
+  const place = document.getElementById("bench")?.dataset.place;
+  return place ? { "X-Array": place } : {};
+}
+
 export function token() {
-  return { "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content, "X-Window": windowName() };
+  return { ...looking(), "X-XSRF-TOKEN": document.querySelector("meta[name=csrf]").content, "X-Window": windowName() };
 }
 
 // forms of pages say it too

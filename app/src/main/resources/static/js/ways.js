@@ -1,5 +1,5 @@
 // Ways out of a check that does not pass.
-import { freshKey, token } from "./token.js";
+import { freshKey, looking, token } from "./token.js";
 
 /** The ways out being looked for; the server need not go on when nobody waits for them. */
 let asked = null;
@@ -29,7 +29,7 @@ export async function offerWays(slug, check) {
   let answer;
   try {
     answer = await fetch(`/jobs/${slug}/ways?check=${encodeURIComponent(check)}&ask=${mine.name}`, {
-      headers: { Accept: "text/html" },
+      headers: { Accept: "text/html", ...looking() },
       signal: mine.abort.signal,
     });
   } catch {

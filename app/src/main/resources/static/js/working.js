@@ -1,4 +1,5 @@
 // The working of a figure beside the drawing: from figure to inputs and back again.
+import { looking } from "./token.js";
 let trail = [];
 
 function slug() {
@@ -11,7 +12,7 @@ function place() {
 
 /** Opens the working of a figure; one that is open already is brought up to date in its place. */
 export async function explain(figure, plan) {
-  const answer = await fetch(`/jobs/${slug()}/working?figure=${encodeURIComponent(figure)}`, { headers: { Accept: "text/html" } });
+  const answer = await fetch(`/jobs/${slug()}/working?figure=${encodeURIComponent(figure)}`, { headers: { Accept: "text/html", ...looking() } });
   if (!answer.ok) {
     place().replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "This figure is no longer part of the design." }));
     return;
@@ -65,7 +66,7 @@ function button(words, name, act) {
 }
 
 async function copyText(figure, from) {
-  const text = await (await fetch(`/jobs/${slug()}/working/text?figure=${figure}`)).text();
+  const text = await (await fetch(`/jobs/${slug()}/working/text?figure=${figure}`, { headers: looking() })).text();
   try {
     await navigator.clipboard.writeText(text);
   } catch {

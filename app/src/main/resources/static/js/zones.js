@@ -1,10 +1,11 @@
 // Wind zones of the plan: those that come later, and what one of them does.
+import { looking } from "./token.js";
 
 /** Zones of a roof of many corners come after the rest of its drawing. */
 export async function late(slug) {
   const empty = [...document.querySelectorAll("#plan .layer-zones[data-later]")];
   if (!empty.length) return;
-  const answer = await fetch(`/jobs/${slug}/zones`);
+  const answer = await fetch(`/jobs/${slug}/zones`, { headers: looking() });
   if (!answer.ok) return;
   const drawn = new DOMParser().parseFromString(await answer.text(), "image/svg+xml").querySelectorAll(".layer-zones");
   // a drawing that came in the meantime asks for its own
@@ -18,7 +19,7 @@ export function listen(slug, show) {
     const zone = of(event);
     const flag = event.target.closest?.("[data-zone]");
     if (!zone || event.buttons) return;
-    const answer = await fetch(`/jobs/${slug()}/working/text?figure=${encodeURIComponent(`zone/${zone}`)}`);
+    const answer = await fetch(`/jobs/${slug()}/working/text?figure=${encodeURIComponent(`zone/${zone}`)}`, { headers: looking() });
     const words = answer.ok ? (await answer.text()).split("\n").slice(0, 2).join(": ") : `zone ${zone}: no module lies in it`;
     // the pointer or the focus may have gone on in the meantime
     if (flag.matches(":hover, :focus")) document.getElementById("told").textContent = words;

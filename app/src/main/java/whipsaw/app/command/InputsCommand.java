@@ -2,7 +2,7 @@ package whipsaw.app.command;
 
 import java.io.PrintStream;
 import java.util.List;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.schema.InputTable;
 import whipsaw.core.schema.Shape;
@@ -13,12 +13,12 @@ public final class InputsCommand {
 
     /** Prints the tables; they are kept in {@code docs/job-inputs.md}. */
     public static int run(PrintStream out) {
-        out.println("# Inputs of a job, schema version " + Job.SCHEMA);
+        out.println("# Inputs of a job, schema version " + JobDocument.SCHEMA);
         out.println();
         out.println(
                 "Made from the declarations by `./whipsaw inputs > docs/job-inputs.md`. `[]` stands for one of a list. "
                         + "How values are written is in [job-file.md](job-file.md).");
-        table(out, "", InputTable.of(Shape.of(Job.class), "$"));
+        table(out, "", InputTable.of(Shape.of(JobDocument.class), "$"));
         for (String kind : JobReader.KINDS) {
             table(out, "Catalogue entry: " + kind, InputTable.of(JobReader.shape(kind), "$"));
         }

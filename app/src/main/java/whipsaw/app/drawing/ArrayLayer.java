@@ -76,11 +76,11 @@ final class ArrayLayer {
     /** The square in which the array weighs most. */
     private void heaviest() {
         LoadWindow w = design.loads().window();
-        if (w == null || !design.holdDown().established()) {
+        if (w == null || !design.roof().established()) {
             return;
         }
         svg.open("g", "class=\"layer-zones\"");
-        Coordinate[] c = w.corners(layout.frame());
+        Coordinate[] c = w.corners();
         svg.path("class=\"heaviest\"", Svg.ring(List.of(c)));
         double size = PlanDrawing.textM(design) * 0.8;
         String words = "heaviest: "

@@ -25,7 +25,7 @@ final class CircuitLayer {
 
     void strings() {
         svg.open("g", "class=\"layer-strings\"");
-        for (Circuits.PvString s : design.circuits().strings()) {
+        for (Circuits.PvString s : design.strings().strings()) {
             List<Coordinate> points = turns(s.modules());
             Coordinate first = points.get(0);
             StringBuilder d = new StringBuilder();

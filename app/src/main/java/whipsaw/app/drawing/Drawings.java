@@ -94,8 +94,10 @@ public class Drawings {
     }
 
     private synchronized Drawn entry(Design design) {
+        String place = design.job().place();
         for (Drawn drawn : entries) {
-            if (drawn.design == design) {
+            if (drawn.design.whole() == design.whole()
+                    && drawn.design.job().place().equals(place)) {
                 return drawn;
             }
         }

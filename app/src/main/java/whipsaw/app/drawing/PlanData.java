@@ -17,6 +17,8 @@ import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.PanelPressure;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.SheetMove;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.section.CutLine;
 import whipsaw.core.units.Dimension;
@@ -70,8 +72,15 @@ public final class PlanData {
         Unit mass = Dimension.MASS.unit(design.job().project().units());
         data.put("block", List.of(mass.fromSi(blockKg), mass.symbol()));
         data.put("places", places(design));
+        data.put("site", site(design.job()));
         // a closing tag inside the data would end the element that holds it
         return Json.write(data).replace("<", "\\u003c");
+    }
+
+    /** Where the sheet lies in the site: its origin and how far it is turned clockwise, in degrees. */
+    private static List<Double> site(Job job) {
+        SheetMove move = SheetMove.of(job.document().roofs().get(0), job.on());
+        return List.of(mm(job.on().x().si()), mm(job.on().y().si()), move.turnDeg());
     }
 
     /** Lines between bays. */
@@ -112,7 +121,7 @@ public final class PlanData {
         data.put("kinds", List.copyOf(kinds.keySet()));
         data.put("kind", kind.list());
         Map<Integer, String> strings = new HashMap<>();
-        for (Circuits.PvString s : design.circuits().strings()) {
+        for (Circuits.PvString s : design.strings().strings()) {
             s.modules().forEach(i -> strings.put(i, s.name()));
         }
         Repeats string = new Repeats();
@@ -203,15 +212,13 @@ public final class PlanData {
     private static Map<String, Object> places(Design design) {
         Map<String, Object> places = new LinkedHashMap<>();
         for (Check check : design.checks()) {
-            if (check.place() != null && !check.place().items().isEmpty()) {
+            if (check.place() != null
+                    && !check.place().items().isEmpty()
+                    && check.concerns(design.job().place())) {
                 boolean window = check.id().equals("roof.window");
                 places.put(
                         check.id(),
-                        window
-                                ? List.of(ring(design.loads()
-                                        .window()
-                                        .corners(design.layout().frame())))
-                                : rings(design, check.place()));
+                        window ? List.of(ring(design.loads().window().corners())) : rings(design, check.place()));
             }
         }
         return places;

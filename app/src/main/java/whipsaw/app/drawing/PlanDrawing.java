@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.RoofDesign;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.RoofPlan;
@@ -142,8 +143,9 @@ public final class PlanDrawing {
             box.expandToInclude(c.x().si(), c.y().si());
         }
         design.job().survey().routes().forEach(r -> r.legs().forEach(l -> include(box, l.place())));
-        design.job().survey().roofs().forEach(r -> SurveyLayer.onSheet(design.job(), r)
-                .forEach(box::expandToInclude));
+        for (RoofDesign r : design.whole().roofs()) {
+            BesideLayer.onSheet(design.job(), r.roof(), r.plan()).forEach(box::expandToInclude);
+        }
         double far = Math.max(1.5, text * (design.plan().bays().isEmpty() ? 3.2 : 4.0));
         double near = Math.max(1.5, text * 3.0);
         // grid bubbles stand at the left and at the top
@@ -202,13 +204,16 @@ public final class PlanDrawing {
         SurveyLayer survey = new SurveyLayer(design, svg, textM, paper());
         FaceLayer faces = new FaceLayer(design, svg, textM);
         boolean named = style == Style.OWN;
-        part(named, "other-roofs", survey::otherRoofs);
+        BesideLayer beside = new BesideLayer(design, svg, textM, paper());
+        part(named, "other-roofs", beside::otherRoofs);
         part(named, "roof", roof::roof);
         part(named, "picture", survey::underlay);
         part(named, "faces", faces::draw);
         part(named, "wind-zones", zones::shapes);
         part(named, "bays", dimensions::bays);
         part(named, "setback", roof::setback);
+        part(named, "areas", beside::areas);
+        part(named, "other-arrays", beside::otherArrays);
         ArrayLayer array = new ArrayLayer(design, svg, sheet, brief, changed);
         part(named, "modules", array::modules);
         part(named, "walkways", array::walkways);

@@ -118,9 +118,9 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
     private static List<String> lines(Design design) {
         UnitSystem units = design.job().project().units();
         List<String> list = new ArrayList<>();
-        int shortest = design.circuits().shortestUsed();
-        int longest = design.circuits().longestUsed();
-        list.add(Show.count(design.circuits().strings().size(), "string") + " of "
+        int shortest = design.strings().shortestUsed();
+        int longest = design.strings().longestUsed();
+        list.add(Show.count(design.strings().strings().size(), "string") + " of "
                 + (shortest == longest ? "" : shortest + " to ") + Show.count(longest, "module") + " on "
                 + Show.count(design.circuits().inverters(), "inverter"));
         list.add("AC run: "

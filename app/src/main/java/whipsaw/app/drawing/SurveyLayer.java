@@ -6,10 +6,8 @@ import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
-import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.survey.NoWalk;
 import whipsaw.core.survey.SightLines;
 import whipsaw.core.units.Show;
@@ -41,28 +39,6 @@ final class SurveyLayer {
                 + Show.number(u.metresPerPixel() * 100, 5) + ")\"><image id=\"underlay\" href=\"/pictures/"
                 + Svg.escape(u.picture()) + "\" x=\"0\" y=\"0\" data-picture=\"" + Svg.escape(u.picture())
                 + "\"/></g></g>");
-    }
-
-    /** Outline of another roof of the job on the sheet of this one. */
-    static List<Coordinate> onSheet(Job job, Survey.OtherRoof other) {
-        double turn = -Math.toRadians(
-                other.roof().upAzimuth().si() - job.roof().upAzimuth().si());
-        return RoofPlan.of(other.roof()).edges().stream()
-                .map(e -> new Coordinate(
-                        other.x().si() + e.from().x * Math.cos(turn) - e.from().y * Math.sin(turn),
-                        other.y().si() + e.from().x * Math.sin(turn) + e.from().y * Math.cos(turn)))
-                .toList();
-    }
-
-    void otherRoofs() {
-        for (Survey.OtherRoof other : design.job().survey().roofs()) {
-            List<Coordinate> ring = onSheet(design.job(), other);
-            svg.path("class=\"otherroof\"", Svg.ring(ring));
-            double x = ring.stream().mapToDouble(c -> c.x).average().orElse(0);
-            double y = ring.stream().mapToDouble(c -> c.y).average().orElse(0);
-            svg.text(
-                    "class=\"facename\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"", x, y, other.name());
-        }
     }
 
     void noWalk() {

@@ -9,6 +9,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.catalogue.CatalogueInfo;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Shape;
@@ -24,9 +25,6 @@ import whipsaw.core.units.UnitSystem;
  * empty come from the declaration of the input, its value from the job.
  */
 abstract class EntryFields {
-    static final Path<Job> JOB = Path.of(Job.class);
-    private static final Shape<Job> SHAPE = Shape.of(Job.class);
-
     final Job job;
     final Design design;
     final UnitSystem units;
@@ -55,7 +53,7 @@ abstract class EntryFields {
     }
 
     private Located at(String path) {
-        Located at = Located.in(SHAPE, job, path);
+        Located at = JobPaths.located(path, job);
         if (at == null) {
             throw new IllegalArgumentException("no input is declared at " + path);
         }

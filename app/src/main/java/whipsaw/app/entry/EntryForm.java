@@ -13,6 +13,8 @@ import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobArray;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Outline;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.TapeText;
@@ -149,6 +151,7 @@ public final class EntryForm extends EntryFields {
 
     public static List<Section> of(Design design, CatalogueStore catalogue, CodeTables tables) {
         EntryForm form = new EntryForm(design, catalogue);
+        boolean placed = design.job().placed() != null;
         RoofEntry roof = new RoofEntry(design, catalogue);
         SurveyEntry survey = new SurveyEntry(design, catalogue);
         return List.of(
@@ -162,8 +165,9 @@ public final class EntryForm extends EntryFields {
                 new Section("found", "Pinned on the roof", Stage.ROOF, false, survey.pins()),
                 new Section("sight", "Seen from", Stage.ARRAY, false, survey.sight()),
                 new Section("picture", "Picture under the plan", Stage.ROOF, false, survey.picture()),
-                new Section("array", "Array", Stage.ARRAY, true, form.array()),
-                new Section("hold-down", "Hold-down", Stage.HOLD_DOWN, true, form.holdDown()),
+                new Section("arrays", "Arrays of this job", Stage.ARRAY, false, form.arrays()),
+                new Section("array", "Array", Stage.ARRAY, true, placed ? form.array() : List.of()),
+                new Section("hold-down", "Hold-down", Stage.HOLD_DOWN, true, placed ? form.holdDown() : List.of()),
                 new Section("electrical", "Circuits", Stage.CIRCUITS, false, form.circuits()),
                 new Section("run", "AC run", Stage.RUNS, false, form.run()),
                 new Section("services", "Cable routes and use", Stage.RUNS, false, survey.routes()),
@@ -176,7 +180,7 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> project() {
-        Path<Job.Project> project = JOB.to(Job::project);
+        Path<Job.Project> project = JobPaths.PROJECT;
         return List.of(plain(
                 "",
                 in(project.to(Job.Project::name)),
@@ -186,8 +190,37 @@ public final class EntryForm extends EntryFields {
                 in(project.to(Job.Project::units))));
     }
 
+    /** Name and area of the array that is looked at. */
+    private List<Group> arrays() {
+        if (job.placed() == null) {
+            return List.of();
+        }
+        Path<JobArray> placed = JobPaths.PLACED;
+        List<Group> groups = new ArrayList<>();
+        List<Input> own = new ArrayList<>(List.of(in(placed.to(JobArray::name))));
+        if (job.document().arrays().size() > 1) {
+            own.add(in(placed.to(JobArray::apart))
+                    .hinted(Show.both(
+                            units,
+                            Dimension.ROOF_LENGTH,
+                            design.tables().arraySpacing().value("apart_m"))));
+        }
+        groups.add(new Group(job.placed().name().equals(job.place()) ? "Array " + job.place() : "", "", "", own));
+        List<Input> corners = new ArrayList<>();
+        for (int i = 0; i < job.placed().area().size(); i++) {
+            Path<Corner> corner = placed.at(JobArray::area, i);
+            corners.add(named(corner.to(Corner::x)));
+            corners.add(named(corner.to(Corner::y)));
+        }
+        if (!corners.isEmpty()) {
+            groups.add(new Group(
+                    "Corners of its area", "", placed.to(JobArray::area).toString(), corners));
+        }
+        return groups;
+    }
+
     private List<Group> array() {
-        Path<ArrayChoice> array = JOB.to(Job::array);
+        Path<ArrayChoice> array = JobPaths.ARRAY;
         Path<ArrayChoice.Walkway> walkway = array.to(ArrayChoice::walkway);
         ArrayChoice a = job.array();
         List<Input> layout = new ArrayList<>(List.of(tilt(array, a), gap(array, a), facing(array, a)));
@@ -257,7 +290,7 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> holdDown() {
-        Path<ArrayChoice> array = JOB.to(Job::array);
+        Path<ArrayChoice> array = JobPaths.ARRAY;
         Path<ArrayChoice.Attachments> at = array.to(ArrayChoice::attachments);
         return List.of(plain("Ballast", in(array.to(ArrayChoice::block))), attachments(at));
     }
@@ -283,7 +316,7 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> circuits() {
-        Path<Electrical> electrical = JOB.to(Job::electrical);
+        Path<Electrical> electrical = JobPaths.ELECTRICAL;
         return List.of(plain(
                 "Inverters",
                 in(electrical.to(Electrical::inverter)),
@@ -294,7 +327,7 @@ public final class EntryForm extends EntryFields {
     }
 
     private List<Group> run() {
-        Path<Electrical.AcRun> run = JOB.to(Job::electrical).to(Electrical::run);
+        Path<Electrical.AcRun> run = JobPaths.ELECTRICAL.to(Electrical::run);
         List<Group> groups = new ArrayList<>();
         List<Input> points = new ArrayList<>();
         for (int i = 0; i < job.electrical().run().points().size(); i++) {

@@ -7,6 +7,8 @@ import java.util.Objects;
 import java.util.stream.Stream;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Site;
 import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.schema.Located;
@@ -16,7 +18,7 @@ import whipsaw.core.table.CodeTables;
 
 /** What an input of a job is called, as it is declared: in the history and in a comparison as in the form. */
 public final class InputNames {
-    private static final Shape<Job> SHAPE = Shape.of(Job.class);
+    private static final Shape<JobDocument> SHAPE = Shape.of(JobDocument.class);
     private static final String ANSWERS = "$.survey.answers.";
 
     private final CatalogueStore catalogue;
@@ -56,7 +58,7 @@ public final class InputNames {
 
     private Located at(String path) {
         List<Located> found = jobs.stream()
-                .map(job -> Located.in(SHAPE, job, path))
+                .map(job -> Located.in(SHAPE, job.document(), JobPaths.absolute(path, job)))
                 .filter(Objects::nonNull)
                 .toList();
         return found.stream().filter(l -> l.value() != null).findFirst().orElse(found.isEmpty() ? null : found.get(0));

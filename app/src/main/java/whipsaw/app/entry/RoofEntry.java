@@ -6,7 +6,7 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Roof;
@@ -23,7 +23,7 @@ final class RoofEntry extends EntryFields {
     /** With more groups than this, fields come when a group is opened. */
     private static final int OPEN_GROUPS = 24;
 
-    private static final Path<Roof> ROOF = JOB.to(Job::roof);
+    private static final Path<Roof> ROOF = JobPaths.ROOF;
     private static final Path<Fabric> FABRIC = ROOF.to(Roof::fabric);
 
     private final Roof roof;
@@ -69,7 +69,7 @@ final class RoofEntry extends EntryFields {
 
     private EntryForm.Group age() {
         Survey.Answer age = job.survey().answers().get("coverAge");
-        String path = JOB.to(Job::survey).to(Survey::answers) + ".coverAge";
+        String path = JobPaths.SURVEY.to(Survey::answers) + ".coverAge";
         return new EntryForm.Group(
                 "Age of the covering",
                 path,

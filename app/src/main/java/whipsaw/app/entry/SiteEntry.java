@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Site;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Shape;
@@ -16,7 +16,7 @@ import whipsaw.core.units.Show;
 
 /** Fields of the place: code family and edition, wind, snow, earthquake and temperatures. */
 final class SiteEntry extends EntryFields {
-    private static final Path<Site> SITE = JOB.to(Job::site);
+    private static final Path<Site> SITE = JobPaths.SITE;
     private static final Path<Site.CodeSite> CODE = SITE.to(Site::code);
     private static final Path<Site.AsceSite> ASCE = CODE.as(Site.AsceSite.class);
     private static final Path<Site.EnSite> EN = CODE.as(Site.EnSite.class);

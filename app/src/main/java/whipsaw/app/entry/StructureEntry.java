@@ -9,6 +9,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Roof;
 import whipsaw.core.job.Structure;
 import whipsaw.core.schema.Path;
@@ -18,7 +19,7 @@ import whipsaw.core.units.UnitSystem;
 /** Fields of what carries the roof: loads that are there, members and their strengthening. */
 public final class StructureEntry extends EntryFields {
     private static final Path<Structure> STRUCTURE =
-            JOB.to(Job::roof).to(Roof::fabric).to(Fabric::structure);
+            JobPaths.ROOF.to(Roof::fabric).to(Fabric::structure);
 
     StructureEntry(Design design, CatalogueStore catalogue) {
         super(design, catalogue);

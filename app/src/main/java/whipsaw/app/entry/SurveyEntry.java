@@ -5,10 +5,12 @@ import java.util.List;
 import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.design.RoofDesign;
+import whipsaw.core.job.JobDocument;
+import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.JobRoof;
 import whipsaw.core.job.PinKinds;
 import whipsaw.core.job.Survey;
-import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.schema.Path;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -17,29 +19,33 @@ import whipsaw.core.units.Show;
 final class SurveyEntry extends EntryFields {
     private static final int OPEN_GROUPS = 24;
 
-    private static final Path<Survey> SURVEY = JOB.to(Job::survey);
+    private static final Path<Survey> SURVEY = JobPaths.SURVEY;
 
     private final Survey survey;
 
     SurveyEntry(Design design, CatalogueStore catalogue) {
         super(design, catalogue);
-        this.survey = job.survey();
+        this.survey = job.document().survey();
     }
 
-    /** The roofs of the job: the one that is worked on, and the others with their place beside it. */
+    /** The roofs of the job with their places in the site; each but the first can be taken away. */
     List<EntryForm.Group> roofs() {
         List<EntryForm.Group> groups = new ArrayList<>();
-        groups.add(plain("Worked on", in(SURVEY.to(Survey::roofName)).set(survey.roofName())));
-        for (Survey.OtherRoof r : survey.roofs()) {
-            Path<Survey.OtherRoof> path = SURVEY.id(Survey::roofs, r.id());
-            RoofPlan plan = RoofPlan.of(r.roof());
-            groups.add(thing(
-                    r.name() + ", " + Show.both(units, Dimension.AREA, plan.areaM2()),
-                    path,
-                    List.of(
-                            in(path.to(Survey.OtherRoof::name)),
-                            in(path.to(Survey.OtherRoof::x)),
-                            in(path.to(Survey.OtherRoof::y)))));
+        for (RoofDesign r : design.whole().roofs()) {
+            boolean first = r == design.whole().roofs().get(0);
+            Path<JobRoof> path =
+                    JobPaths.DOCUMENT.id(JobDocument::roofs, r.roof().id());
+            List<EntryForm.Input> inputs = new ArrayList<>(List.of(in(path.to(JobRoof::name))));
+            if (!first) {
+                inputs.add(in(path.to(JobRoof::x)));
+                inputs.add(in(path.to(JobRoof::y)));
+            }
+            groups.add(new EntryForm.Group(
+                    r.roof().name() + ", "
+                            + Show.both(units, Dimension.AREA, r.plan().areaM2()),
+                    "",
+                    "",
+                    inputs));
         }
         return groups;
     }

@@ -327,7 +327,7 @@ public final class DxfDrawing {
 
     private void circuits() {
         ArrayLayout layout = design.layout();
-        for (Circuits.PvString s : design.circuits().strings()) {
+        for (Circuits.PvString s : design.strings().strings()) {
             List<Coordinate> points = new ArrayList<>();
             for (int i : s.modules()) {
                 ArrayLayout.Module m = layout.modules().get(i);

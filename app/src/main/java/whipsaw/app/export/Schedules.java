@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.app.store.Revision;
 import whipsaw.core.array.ArrayLayout;
@@ -13,6 +14,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.RoofDesign;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.structure.RoofLoads;
@@ -60,6 +62,7 @@ public final class Schedules {
     public static Schedule ballast(Design design) {
         Schedule.Builder t = new Schedule.Builder(
                 "Ballast",
+                "array",
                 "position",
                 "row",
                 "zone",
@@ -72,12 +75,29 @@ public final class Schedules {
                 "beside_them",
                 "ballast_kg",
                 "ballast_lb");
+        each(design, array -> ballast(t, array));
+        return t.build();
+    }
+
+    /** Every array of the job. */
+    private static void each(Design design, Consumer<Design> rows) {
+        design.whole().arrays().stream()
+                .filter(a -> a.job().placed() != null)
+                .forEach(a -> rows.accept(design.at(a.job().place())));
+    }
+
+    private static String array(Design design) {
+        return design.job().placed().name();
+    }
+
+    private static void ballast(Schedule.Builder t, Design design) {
         boolean known = design.holdDown().established();
         for (HoldDown.Position p : design.holdDown().positions()) {
             HoldDown.Demand demand =
                     design.holdDown().demands().get(p.shares().get(0).module());
             Coordinate at = design.layout().frame().plan(p.s(), p.t());
             t.row(
+                    array(design),
                     plain(p.number()),
                     demand.module().row(),
                     demand.zone(),
@@ -95,15 +115,13 @@ public final class Schedules {
                     known ? number(p.ballast().placedKg(), 2) : null,
                     known ? number(Unit.POUND.fromSi(p.ballast().placedKg()), 1) : null);
         }
-        return t.build();
     }
 
     /** One line a module. */
     static Schedule modules(Design design) {
-        Map<Integer, Circuits.PvString> strings = new HashMap<>();
-        design.circuits().strings().forEach(s -> s.modules().forEach(m -> strings.put(m, s)));
         Schedule.Builder t = new Schedule.Builder(
                 "Modules",
+                "array",
                 "module",
                 "row",
                 "place",
@@ -119,6 +137,13 @@ public final class Schedules {
                 "dirt_distance_m",
                 "dirt_bearing_deg",
                 "in_drift");
+        each(design, array -> modules(t, array));
+        return t.build();
+    }
+
+    private static void modules(Schedule.Builder t, Design design) {
+        Map<Integer, Circuits.PvString> strings = new HashMap<>();
+        design.strings().strings().forEach(s -> s.modules().forEach(m -> strings.put(m, s)));
         int[] shaded = design.shade().instantsInWindow();
         Soiling soiling = Soiling.of(design.job(), design.layout());
         for (HoldDown.Demand d : design.holdDown().demands()) {
@@ -130,6 +155,7 @@ public final class Schedules {
                     soiling.from(design.layout(), m).stream().findFirst().orElse(null);
             boolean known = design.holdDown().established();
             t.row(
+                    array(design),
                     plain(m.number()),
                     m.row(),
                     m.column(),
@@ -146,43 +172,61 @@ public final class Schedules {
                     dirt == null ? null : number(dirt.bearingDeg(), 0),
                     dirt == null ? null : dirt.inDrift() ? "yes" : "no");
         }
-        return t.build();
     }
 
     /** One line a string. */
     public static Schedule strings(Design design) {
-        Schedule.Builder t = new Schedule.Builder("Strings", "string", "inverter", "tracker", "modules", "in_order");
-        for (Circuits.PvString s : design.circuits().strings()) {
+        Schedule.Builder t =
+                new Schedule.Builder("Strings", "array", "string", "inverter", "tracker", "modules", "in_order");
+        each(design, array -> strings(t, array));
+        return t.build();
+    }
+
+    private static void strings(Schedule.Builder t, Design design) {
+        for (Circuits.PvString s : design.strings().strings()) {
             String order = String.join(
                     " ",
                     s.modules().stream()
                             .map(i -> design.layout().modules().get(i).number())
                             .toList());
-            t.row(s.name(), s.inverter(), s.tracker(), s.modules().size(), plain(order));
+            t.row(
+                    array(design),
+                    s.name(),
+                    s.inverter(),
+                    s.tracker(),
+                    s.modules().size(),
+                    plain(order));
         }
-        return t.build();
     }
 
     /** One line a bay. */
     static Schedule loads(Design design) {
-        Schedule.Builder t = new Schedule.Builder("Loads", "bay", "area_m2", "mass_kg", "load_Pa", "load_psf");
-        for (RoofLoads.BayLoad bay : design.loads().bays()) {
-            boolean known = design.holdDown().established();
+        Schedule.Builder t = new Schedule.Builder("Loads", "roof", "bay", "area_m2", "mass_kg", "load_Pa", "load_psf");
+        for (RoofDesign roof : design.whole().roofs()) {
+            loads(t, roof);
+        }
+        return t.build();
+    }
+
+    private static void loads(Schedule.Builder t, RoofDesign roof) {
+        for (RoofLoads.BayLoad bay : roof.loads().bays()) {
+            boolean known = roof.established();
             double load = bay.load().loadPa();
             t.row(
+                    roof.roof().name(),
                     bay.bay().name(),
                     number(bay.load().areaM2(), 2),
                     known ? number(bay.load().massKg(), 1) : UNKNOWN,
                     known ? number(load, 1) : UNKNOWN,
                     known ? number(Unit.POUND_PER_SQUARE_FOOT.fromSi(load), 2) : UNKNOWN);
         }
-        return t.build();
     }
 
     /** Two lines a member, one for each support; loads as they are, without factors. */
     public static Schedule members(Design design) {
         Schedule.Builder t = new Schedule.Builder(
                 "Reactions",
+                "roof",
                 "members",
                 "member",
                 "x_m",
@@ -198,27 +242,35 @@ public final class Schedules {
                 "use_before",
                 "use_after",
                 "governed_by");
-        for (RoofMembers.Checked set : design.members().sets()) {
+        for (RoofDesign roof : design.whole().roofs()) {
+            members(t, roof);
+        }
+        return t.build();
+    }
+
+    private static void members(Schedule.Builder t, RoofDesign roof) {
+        for (RoofMembers.Checked set : roof.members().sets()) {
             List<RoofMembers.Member> members = set.members().stream()
                     .sorted(Comparator.comparingInt(
                                     (RoofMembers.Member m) -> m.line().bay())
                             .thenComparingDouble(m -> m.line().atM()))
                     .toList();
             for (RoofMembers.Member m : members) {
-                support(t, set, m, true);
-                support(t, set, m, false);
+                support(t, roof, set, m, true);
+                support(t, roof, set, m, false);
             }
         }
-        return t.build();
     }
 
-    private static void support(Schedule.Builder t, RoofMembers.Checked set, RoofMembers.Member m, boolean left) {
+    private static void support(
+            Schedule.Builder t, RoofDesign roof, RoofMembers.Checked set, RoofMembers.Member m, boolean left) {
         double along = left ? m.line().fromM() : m.line().toM();
         double x = m.alongX() ? along : m.line().atM();
         double y = m.alongX() ? m.line().atM() : along;
         RoofMembers.Reactions r = m.reactions();
         double array = left ? r.arrayLeft() : r.arrayRight();
         t.row(
+                roof.roof().name(),
                 set.set().name(),
                 plain(m.line().number()),
                 number(x, 3),
@@ -242,7 +294,7 @@ public final class Schedules {
         for (Check c : design.checks()) {
             t.row(
                     c.verdict().words(),
-                    c.title(),
+                    c.heading(),
                     c.place() == null ? null : c.place().words(),
                     c.demand(),
                     c.capacity(),

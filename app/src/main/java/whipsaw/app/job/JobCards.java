@@ -58,11 +58,12 @@ public class JobCards {
 
     private static Map<String, String> figures(Design design) {
         UnitSystem units = design.job().project().units();
-        boolean known = design.holdDown().established();
+        boolean known =
+                design.whole().arrays().stream().allMatch(a -> a.holdDown().established());
         Map<String, String> figures = new LinkedHashMap<>();
-        figures.put("modules", String.valueOf(design.layout().modules().size()));
+        figures.put("modules", String.valueOf(design.whole().modules()));
         figures.put("kW dc", Show.number(design.circuits().dcW() / 1000, 1));
-        figures.put("blocks", known ? String.valueOf(design.holdDown().blocks()) : "?");
+        figures.put("blocks", known ? String.valueOf(design.whole().blocks()) : "?");
         figures.put(
                 "added load",
                 known
@@ -74,7 +75,7 @@ public class JobCards {
         long stop = design.checks().stream().filter(c -> c.verdict().stops()).count();
         figures.put(
                 "worst check",
-                design.worstCheck().verdict().mark() + " " + design.worstCheck().title() + ": "
+                design.worstCheck().verdict().mark() + " " + design.worstCheck().heading() + ": "
                         + design.worstCheck().verdict().words() + (stop > 1 ? ", and " + (stop - 1) + " more" : ""));
         return figures;
     }

@@ -43,6 +43,7 @@ public class JobService {
 
     private final JobStore store;
     private final Maker maker;
+    private final Looking looking;
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
 
@@ -60,8 +61,9 @@ public class JobService {
         }
     });
 
-    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue, Maker maker) {
+    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue, Maker maker, Looking looking) {
         this.maker = maker;
+        this.looking = looking;
         this.store = store;
         this.tables = tables;
         this.catalogue = catalogue;
@@ -104,7 +106,8 @@ public class JobService {
     public Shown openSince(String slug, int number) {
         Revision latest = latest(slug);
         Design now = design(slug, latest);
-        Design before = solved.get(key(slug, number));
+        Design kept = solved.get(key(slug, number));
+        Design before = kept == null ? null : kept.at(looking.place());
         if (before == null) {
             before = store.revision(slug, number).map(r -> design(slug, r)).orElse(now);
         }
@@ -122,12 +125,11 @@ public class JobService {
     private Design design(String slug, Revision revision) {
         String key = key(slug, revision.shows());
         Design known = solved.get(key);
-        if (known != null) {
-            return known;
+        if (known == null) {
+            known = solver().solve(readStored(revision));
+            solved.put(key, known);
         }
-        Design design = solver().solve(readStored(revision));
-        solved.put(key, design);
-        return design;
+        return known.at(looking.place());
     }
 
     private static Job readStored(Revision revision) {
@@ -143,15 +145,32 @@ public class JobService {
 
     /** Reads a whole document as a job that can be solved, or refuses it. */
     public Job accept(Map<String, Object> document, boolean bareNumbers) {
+        return accept(document, bareNumbers, null);
+    }
+
+    /** @param seen as the page looks at it, so that it finds its own fields in what is refused; null for a whole document */
+    private Job accept(Map<String, Object> document, boolean bareNumbers, Job seen) {
         var reading = JobReader.read(document, bareNumbers);
         if (!reading.ok()) {
-            throw new Refused(reading.problems());
+            throw new Refused(seen == null ? reading.problems() : own(reading.problems(), seen));
         }
-        List<Problem> problems = solver().problems(reading.job());
+        Job job = reading.job().at(looking.place());
+        List<Problem> problems = solver().problems(job);
         if (!problems.isEmpty()) {
             throw new Refused(problems);
         }
-        return reading.job();
+        return job;
+    }
+
+    private static List<Problem> own(List<Problem> problems, Job seen) {
+        return problems.stream()
+                .map(p -> new Problem(JobPaths.relative(p.path(), seen), p.label(), p.value(), p.message()))
+                .toList();
+    }
+
+    /** The document of a revision after changes made while looking at one of its arrays. */
+    private Map<String, Object> patched(Map<String, Object> document, Job seen, List<DocumentPatch.Change> changes) {
+        return patched(document, JobPaths.absolute(changes, seen));
     }
 
     private Map<String, Object> patched(Map<String, Object> document, List<DocumentPatch.Change> changes) {
@@ -169,7 +188,7 @@ public class JobService {
     /** The same with things of a new size back at the distances measured for them. */
     private Job followed(Job before, Job after) {
         List<DocumentPatch.Change> more = MeasuredPlaces.follow(before, after);
-        return more.isEmpty() ? after : accept(patched(JobWriter.write(after), more), true);
+        return more.isEmpty() ? after : accept(patched(JobWriter.write(after), after, more), true, after);
     }
 
     /**
@@ -179,10 +198,10 @@ public class JobService {
      */
     public Ways waysOut(String slug, String check, BooleanSupplier enough) {
         Design design = open(slug).design();
-        Check asked = design.checks().stream()
-                .filter(c -> c.id().equals(check))
-                .findFirst()
-                .orElseThrow(() -> new StoreException("there is no check '" + check + "' in this job"));
+        Check asked = design.check(check);
+        if (asked == null) {
+            throw new StoreException("there is no check '" + check + "' of this array");
+        }
         WaysOut.Offer offer =
                 new WaysOut.Offer(parts("block", BlockType.class), parts("tray-system", TraySystem.class));
         WaysOut.Found found = WaysOut.of(design, asked, offer, solver(), enough);
@@ -207,7 +226,8 @@ public class JobService {
     public Shown preview(String slug, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job job = followed(before.job(), accept(patched(latest.document(), changes), true));
+        Job seen = before.job();
+        Job job = followed(seen, accept(patched(latest.document(), seen, changes), true, seen));
         Design after = solver().solve(job, before);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
     }
@@ -262,9 +282,11 @@ public class JobService {
             }
             Revision latest = latest(slug);
             // a change that makes no sense is told as such, whatever came first
-            patched(latest.document(), changes);
+            List<DocumentPatch.Change> absolute =
+                    JobPaths.absolute(changes, design(slug, latest).job());
+            patched(latest.document(), absolute);
             List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
-            if (!since.isEmpty() && clash(slug, asked.base(), latest, changes)) {
+            if (!since.isEmpty() && clash(slug, asked.base(), latest, absolute)) {
                 throw new JobStore.Conflict(since);
             }
             try {
@@ -285,7 +307,10 @@ public class JobService {
         return base < 1
                 || base > latest.number()
                 || store.revision(slug, base)
-                        .map(r -> DocumentMerge.clash(r.document(), latest.document(), changes))
+                        .map(r -> DocumentMerge.clash(
+                                SchemaUpgrade.upgraded(r.document()),
+                                SchemaUpgrade.upgraded(latest.document()),
+                                changes))
                         .orElse(true);
     }
 
@@ -295,22 +320,20 @@ public class JobService {
         String said = asked.words();
         int base = since.isEmpty() ? asked.base() : latest.number();
         Design before = design(slug, latest);
-        Job job = solver().resting(followed(before.job(), accept(patched(latest.document(), changes), true)));
-        if (job.equals(before.job())) {
+        Job seen = before.job();
+        Job job = solver().resting(followed(seen, accept(patched(latest.document(), seen, changes), true, seen)));
+        if (job.document().equals(seen.document())) {
             return new Shown(slug, latest, before, NOTHING);
         }
-        if (SignOff.any(before.job(), job)) {
+        if (job.on().id().equals(seen.on().id()) && SignOff.any(seen, job)) {
             List<DocumentPatch.Change> figures = SignOff.records(
                     before.job(), job, solver().solve(job, before).members());
-            job = solver().resting(accept(patched(JobWriter.write(job), figures), true));
+            job = solver().resting(accept(patched(JobWriter.write(job), job, figures), true, job));
         }
         Design after = solver().solve(job, before);
         String words = said == null
                 ? RevisionWords.of(
-                        before.job(),
-                        job,
-                        changes,
-                        new InputNames(catalogue, tables.tables(), before.job(), after.job()))
+                        seen, job, changes, new InputNames(catalogue, tables.tables(), before.job(), after.job()))
                 : said;
         Revision made =
                 store.append(slug, base, JobWriter.write(job), new JobStore.Made(maker.name(), words, asked.key()));
@@ -389,7 +412,7 @@ public class JobService {
     public String duplicate(String slug, String name) {
         Map<String, Object> document = patched(
                 latest(slug).document(),
-                List.of(DocumentPatch.Change.set(JobPaths.JOB.to(Job::project).to(Job.Project::name), name)));
+                List.of(DocumentPatch.Change.set(JobPaths.PROJECT.to(Job.Project::name), name)));
         return take(accept(document, false));
     }
 

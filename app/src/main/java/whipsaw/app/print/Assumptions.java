@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.Site;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Shape;
@@ -23,7 +24,7 @@ final class Assumptions {
     static List<String> of(Job job) {
         List<String> list = new ArrayList<>();
         Map<Slot, List<String>> assumed = new LinkedHashMap<>();
-        for (Located input : Located.all(Shape.of(Job.class), job)) {
+        for (Located input : Located.all(Shape.of(JobDocument.class), job.document())) {
             if (input.value() == null && input.slot().input().absent().equals(Site.CodeSite.MISSING)) {
                 list.add("MISSING: " + input.name() + ".");
             }

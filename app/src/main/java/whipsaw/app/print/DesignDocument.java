@@ -4,10 +4,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import whipsaw.app.Product;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.RoofDesign;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.JobWriter;
@@ -29,11 +33,16 @@ public final class DesignDocument {
         doc.put("schema", 1);
         doc.put("totals", totals(design));
         doc.put("checks", design.checks().stream().map(DesignDocument::check).toList());
-        doc.put("modules", modules(design));
-        doc.put("positions", positions(design));
-        doc.put("strings", strings(design));
+        doc.put("arrays", arrays(design));
+        doc.put("modules", each(design, DesignDocument::modules));
+        doc.put("positions", each(design, DesignDocument::positions));
+        doc.put("strings", each(design, DesignDocument::strings));
         doc.put("run", run(design));
-        doc.put("bays", bays(design));
+        doc.put(
+                "bays",
+                design.whole().roofs().stream()
+                        .flatMap(r -> bays(design.at(r.arrays().get(0).job().place())).stream())
+                        .toList());
         doc.put(
                 "workings",
                 figures.keys().stream()
@@ -53,23 +62,70 @@ public final class DesignDocument {
         return doc;
     }
 
+    /** Of every array, each with its id. */
+    private static List<Map<String, Object>> each(Design design, Function<Design, List<Map<String, Object>>> of) {
+        List<Map<String, Object>> all = new ArrayList<>();
+        for (ArrayDesign a : design.whole().arrays()) {
+            for (Map<String, Object> one : of.apply(design.at(a.job().place()))) {
+                Map<String, Object> with = new LinkedHashMap<>();
+                with.put("array", a.job().place());
+                with.putAll(one);
+                all.add(with);
+            }
+        }
+        return all;
+    }
+
+    private static List<Object> arrays(Design design) {
+        List<Object> all = new ArrayList<>();
+        for (ArrayDesign a : design.whole().arrays()) {
+            if (a.job().placed() != null) {
+                Map<String, Object> one = new LinkedHashMap<>();
+                one.put("id", a.job().place());
+                one.put("name", a.job().placed().name());
+                one.put("roof", a.job().on().id());
+                one.put("modules", a.layout().modules().size());
+                one.put("row_gap_m", a.layout().gapM());
+                one.put("blocks", a.holdDown().established() ? a.holdDown().blocks() : null);
+                all.add(one);
+            }
+        }
+        return all;
+    }
+
     private static Map<String, Object> totals(Design design) {
         Map<String, Object> totals = new LinkedHashMap<>();
-        RoofLoads loads = design.loads();
-        totals.put("modules", design.layout().modules().size());
+        List<ArrayDesign> arrays = design.whole().arrays();
+        List<RoofLoads> loads =
+                design.whole().roofs().stream().map(RoofDesign::loads).toList();
+        totals.put("modules", design.whole().modules());
         totals.put("dc_W", design.circuits().dcW());
         totals.put("ac_VA", design.circuits().acVa());
         totals.put("dc_over_ac", design.circuits().ratio());
         totals.put("inverters", design.circuits().inverters());
-        boolean known = design.holdDown().established();
+        boolean known = arrays.stream().allMatch(a -> a.holdDown().established());
         totals.put("hold_down_established", known);
-        totals.put("blocks", known ? design.holdDown().blocks() : null);
-        totals.put("missing_blocks", known ? design.holdDown().missingBlocks() : null);
-        totals.put("ballast_kg", known ? loads.ballastKg() : null);
-        totals.put("array_kg", known ? loads.arrayKg() : null);
-        totals.put("tray_and_pipe_kg", loads.laidKg());
-        totals.put("footprint_m2", loads.footprint().areaM2());
-        totals.put("added_load_Pa", known ? loads.footprint().loadPa() : null);
+        totals.put("blocks", known ? design.whole().blocks() : null);
+        totals.put(
+                "missing_blocks",
+                known
+                        ? arrays.stream()
+                                .mapToInt(a -> a.holdDown().missingBlocks())
+                                .sum()
+                        : null);
+        totals.put("ballast_kg", known ? sum(loads, RoofLoads::ballastKg) : null);
+        totals.put("array_kg", known ? sum(loads, RoofLoads::arrayKg) : null);
+        totals.put("tray_and_pipe_kg", sum(loads, RoofLoads::laidKg));
+        totals.put("footprint_m2", sum(loads, l -> l.footprint().areaM2()));
+        totals.put(
+                "added_load_Pa",
+                known
+                        ? loads.stream()
+                                .mapToDouble(l -> l.footprint().loadPa())
+                                .filter(Double::isFinite)
+                                .max()
+                                .orElse(0)
+                        : null);
         totals.put(
                 "wind_pressure_Pa",
                 design.site().wind() == null ? null : design.site().wind().pressurePa());
@@ -80,10 +136,16 @@ public final class DesignDocument {
         return totals;
     }
 
+    private static double sum(List<RoofLoads> roofs, ToDoubleFunction<RoofLoads> of) {
+        return roofs.stream().mapToDouble(of).sum();
+    }
+
     private static Map<String, Object> check(Check c) {
         Map<String, Object> map = new LinkedHashMap<>();
         map.put("id", c.id());
         map.put("title", c.title());
+        map.put("about", c.about());
+        map.put("where", c.where());
         map.put("verdict", c.verdict().words());
         map.put("utilisation", Double.isFinite(c.utilisation()) ? c.utilisation() : null);
         map.put("demand", c.demand());
@@ -94,8 +156,8 @@ public final class DesignDocument {
         return map;
     }
 
-    private static List<Object> modules(Design design) {
-        List<Object> list = new ArrayList<>();
+    private static List<Map<String, Object>> modules(Design design) {
+        List<Map<String, Object>> list = new ArrayList<>();
         for (HoldDown.Demand d : design.holdDown().demands()) {
             var corner = design.layout().corners(d.module())[0];
             Map<String, Object> map = new LinkedHashMap<>();
@@ -114,8 +176,8 @@ public final class DesignDocument {
         return Double.isFinite(value) ? value : null;
     }
 
-    private static List<Object> positions(Design design) {
-        List<Object> list = new ArrayList<>();
+    private static List<Map<String, Object>> positions(Design design) {
+        List<Map<String, Object>> list = new ArrayList<>();
         for (HoldDown.Position p : design.holdDown().positions()) {
             var at = design.layout().frame().plan(p.s(), p.t());
             Map<String, Object> map = new LinkedHashMap<>();
@@ -131,9 +193,9 @@ public final class DesignDocument {
         return list;
     }
 
-    private static List<Object> strings(Design design) {
-        List<Object> list = new ArrayList<>();
-        for (Circuits.PvString s : design.circuits().strings()) {
+    private static List<Map<String, Object>> strings(Design design) {
+        List<Map<String, Object>> list = new ArrayList<>();
+        for (Circuits.PvString s : design.strings().strings()) {
             Map<String, Object> map = new LinkedHashMap<>();
             map.put("name", s.name());
             map.put("inverter", s.inverter());

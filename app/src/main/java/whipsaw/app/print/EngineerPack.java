@@ -113,7 +113,7 @@ public record EngineerPack(List<Member> members, List<Work> works, List<String> 
         List<String> questions = new ArrayList<>();
         for (Check c : design.checks()) {
             if (c.verdict() == Verdict.NOT_ESTABLISHED || c.verdict() == Verdict.NEEDS_ENGINEER) {
-                questions.add(c.title() + ": " + c.demand() + (c.remark().isEmpty() ? "" : "; " + c.remark()) + ".");
+                questions.add(c.heading() + ": " + c.demand() + (c.remark().isEmpty() ? "" : "; " + c.remark()) + ".");
             }
         }
         Structure s = design.job().roof().fabric().structure();

@@ -269,6 +269,7 @@ public record JobSheet(
 
     private static List<Fact> circuits(Design design, UnitSystem units) {
         Circuits c = design.circuits();
+        Circuits.ArrayStrings own = design.strings();
         List<Fact> facts = new ArrayList<>();
         facts.add(new Fact(
                 "DC and AC",
@@ -279,18 +280,19 @@ public record JobSheet(
                         + Show.number(c.ratio(), 3)));
         facts.add(new Fact(
                 "Strings",
-                c.strings().size()
+                own.strings().size()
                         + " of "
-                        + c.shortestUsed()
+                        + own.shortestUsed()
                         + " to "
-                        + c.longestUsed()
+                        + own.longestUsed()
                         + " modules; legal "
-                        + c.limits().shortest()
+                        + own.limits().shortest()
                         + " to "
-                        + c.limits().longest()));
+                        + own.limits().longest()));
         for (int i = 1; i <= c.inverters(); i++) {
             int inverter = i;
-            List<String> names = c.strings().stream()
+            List<String> names = c.arrays().stream()
+                    .flatMap(a -> a.strings().stream())
                     .filter(s -> s.inverter() == inverter)
                     .map(s -> s.name() + " (" + s.modules().size() + ")")
                     .toList();

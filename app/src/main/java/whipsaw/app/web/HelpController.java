@@ -9,7 +9,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.help.Glossary;
 import whipsaw.app.job.JobService;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
@@ -37,7 +37,7 @@ public class HelpController {
     }
 
     /** JSON Schema of job files. */
-    @GetMapping(path = "/schema/job-" + Job.SCHEMA + ".schema.json", produces = "application/schema+json")
+    @GetMapping(path = "/schema/job-" + JobDocument.SCHEMA + ".schema.json", produces = "application/schema+json")
     @ResponseBody
     public Map<String, Object> schema() {
         return JobReader.schema();

@@ -321,6 +321,7 @@ public class JobController {
         model.addAttribute("revision", shown.revision());
         model.addAttribute("design", design);
         model.addAttribute("job", design.job());
+        model.addAttribute("places", Places.of(design));
         model.addAttribute("change", shown.change());
         model.addAttribute("totals", Totals.of(design, new Figures(design, tables.tables()).status()));
     }

@@ -91,7 +91,7 @@ public class JobListController {
         jobs.change(
                 slug,
                 jobs.open(slug).revision().number(),
-                List.of(DocumentPatch.Change.set(JobPaths.JOB.to(Job::project).to(Job.Project::name), name)));
+                List.of(DocumentPatch.Change.set(JobPaths.PROJECT.to(Job.Project::name), name)));
         return "redirect:/";
     }
 

@@ -18,7 +18,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentDiff;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.schema.Problem;
@@ -112,22 +112,26 @@ public class RevisionController {
     private static List<Pair> checks(Design before, Design after) {
         List<Pair> pairs = new ArrayList<>();
         for (Check check : after.checks()) {
-            Pair pair = new Pair(check.title(), said(before, check.id()), said(after, check.id()));
+            Pair pair = new Pair(check.heading(), said(before, check), said(after, check));
             if (!pair.same()) {
                 pairs.add(pair);
             }
         }
         for (Check check : before.checks()) {
-            if (after.checks().stream().noneMatch(c -> c.id().equals(check.id()))) {
-                pairs.add(new Pair(check.title(), said(before, check.id()), "does not arise"));
+            if (after.checks().stream().noneMatch(c -> same(c, check))) {
+                pairs.add(new Pair(check.heading(), said(before, check), "does not arise"));
             }
         }
         return pairs;
     }
 
-    private static String said(Design design, String id) {
+    private static boolean same(Check a, Check b) {
+        return a.id().equals(b.id()) && a.where().equals(b.where());
+    }
+
+    private static String said(Design design, Check check) {
         return design.checks().stream()
-                .filter(c -> c.id().equals(id))
+                .filter(c -> same(c, check))
                 .map(c -> c.verdict().mark() + " " + c.verdict().words() + ": " + c.sum())
                 .findFirst()
                 .orElse("does not arise");
@@ -136,8 +140,9 @@ public class RevisionController {
     private List<Pair> inputs(Design before, Design after) {
         InputNames names = new InputNames(catalogue, tables.tables(), after.job(), before.job());
         return DocumentDiff.between(JobWriter.write(before.job()), JobWriter.write(after.job())).stream()
-                .filter(e ->
-                        !e.path().startsWith(JobPaths.JOB.to(Job::codeTables).toString()))
+                .filter(e -> !e.path()
+                        .startsWith(
+                                JobPaths.DOCUMENT.to(JobDocument::codeTables).toString()))
                 .map(e -> new Pair(names.name(e.path()), e.before(), e.after()))
                 .toList();
     }

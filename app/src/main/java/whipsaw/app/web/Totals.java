@@ -1,6 +1,7 @@
 package whipsaw.app.web;
 
 import java.util.List;
+import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -22,19 +23,23 @@ public record Totals(List<Cell> cells, String codes, String status) {
         var loads = design.loads();
         double average = loads.footprint().loadPa();
         double load = loads.window() == null ? average : loads.window().load().loadPa();
-        boolean known = design.holdDown().established();
-        String rows = design.layout().rows() + (design.layout().pairs() == null ? " rows" : " rows in pairs");
+        List<ArrayDesign> arrays = design.whole().arrays();
+        boolean blocksKnown = arrays.stream().allMatch(a -> a.holdDown().established());
+        boolean known = design.roof().established();
+        double ballastKg =
+                arrays.stream().mapToDouble(a -> a.holdDown().ballastKg()).sum();
+        boolean several = arrays.size() > 1;
+        String rows = several
+                ? each(design, arrays)
+                : design.layout().rows() + (design.layout().pairs() == null ? " rows" : " rows in pairs");
+        String onRoof = design.whole().roofs().size() > 1 ? design.job().on().name() + ", average " : "average ";
         return new Totals(
                 List.of(
-                        new Cell(
-                                "Modules",
-                                String.valueOf(design.layout().modules().size()),
-                                rows,
-                                "total.modules"),
+                        new Cell("Modules", String.valueOf(design.whole().modules()), rows, "total.modules"),
                         new Cell(
                                 "DC",
                                 Show.number(design.circuits().dcW() / 1000, 1) + " kW",
-                                Show.count(design.circuits().strings().size(), "string"),
+                                Show.count(design.circuits().strings(), "string"),
                                 "total.dc"),
                         new Cell(
                                 "AC",
@@ -48,17 +53,26 @@ public record Totals(List<Cell> cells, String codes, String status) {
                                 "total.ratio"),
                         new Cell(
                                 "Blocks",
-                                known ? String.valueOf(design.holdDown().blocks()) : "?",
-                                known ? Show.in(units, Dimension.MASS, loads.ballastKg()) : "not established",
+                                blocksKnown ? String.valueOf(design.whole().blocks()) : "?",
+                                blocksKnown ? Show.in(units, Dimension.MASS, ballastKg) : "not established",
                                 "total.blocks"),
                         new Cell(
                                 "Added load, heaviest",
                                 known ? Show.brief(units, Dimension.LOAD, load) : "?",
                                 known
-                                        ? "average " + Show.brief(units, Dimension.LOAD, average) + " excl. walkways"
+                                        ? onRoof + Show.brief(units, Dimension.LOAD, average) + " excl. walkways"
                                         : "not established",
                                 "roof.window")),
                 design.job().site().code().codes(),
                 status.words());
+    }
+
+    /** The array that is looked at, of how many. */
+    private static String each(Design design, List<ArrayDesign> arrays) {
+        long placed = arrays.stream().filter(a -> a.job().placed() != null).count();
+        return design.job().placed() == null
+                ? "in " + Show.count((int) placed, "array")
+                : design.layout().modules().size() + " in array "
+                        + design.job().placed().name() + ", " + placed + " in all";
     }
 }

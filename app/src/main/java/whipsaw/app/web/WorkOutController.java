@@ -19,7 +19,6 @@ import whipsaw.app.job.Suggested;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Footprint;
-import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
@@ -27,7 +26,6 @@ import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.Outline;
 import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
-import whipsaw.core.job.RoofSwap;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
@@ -54,7 +52,6 @@ public class WorkOutController {
     private static final double BESIDE_M = 0.3;
 
     private static final int MOST_AWAY = 6;
-    private static final String ROOFS = JobPaths.SURVEY.to(Survey::roofs).toString();
     private static final String THINGS = JobPaths.ROOF.to(Roof::obstructions).toString();
     private static final int MOST_COPIES = 400;
     private static final double ASSUMED_HEIGHT_M = 0.9144;
@@ -80,10 +77,15 @@ public class WorkOutController {
                     case "copy" -> copy(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
-                    case "roof" -> workOn(design, text(body, "id"));
                     case "thing" -> thing(design, body);
                     case "sizes" -> sizes(design, body);
-                    case "add-roof" -> addRoof(design, text(body, "name"));
+                    case "add-array",
+                            "split-array",
+                            "copy-array",
+                            "move-array",
+                            "remove-array",
+                            "remove-roof",
+                            "add-roof" -> PlaceWork.changes(design, text(body, "what"), body);
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
                 };
@@ -98,17 +100,11 @@ public class WorkOutController {
     private static String words(Design design, Map<String, Object> body) {
         return switch (String.valueOf(body.get("what"))) {
             case "scale" -> "Picture scaled by two points";
-            case "roof" -> "Work on "
-                    + design.job().survey().roofs().stream()
-                            .filter(r -> r.id().equals(text(body, "id")))
-                            .map(Survey.OtherRoof::name)
-                            .findFirst()
-                            .orElse("another roof");
-            default -> null;
+            default -> PlaceWork.words(design, text(body, "what"), body);
         };
     }
 
-    private static String text(Map<String, Object> body, String key) {
+    static String text(Map<String, Object> body, String key) {
         Object value = body.get(key);
         return value == null ? "" : String.valueOf(value).strip();
     }
@@ -129,47 +125,6 @@ public class WorkOutController {
     private static String typed(Design design, double metres) {
         Unit unit = roofUnit(design);
         return Show.number(unit.fromSi(metres), 5) + " " + unit.symbol();
-    }
-
-    /** Another roof of the job becomes the one that is worked on. */
-    private static List<Object> workOn(Design design, String id) {
-        try {
-            Job job = RoofSwap.to(design.job(), id, design.layout().facingDeg());
-            Map<String, Object> written = JobWriter.write(job);
-            return List.of(
-                    set(JobPaths.ROOF, written.get("roof")),
-                    set(JobPaths.SURVEY, written.get("survey")),
-                    set(JobPaths.ARRAY, written.get("array")),
-                    set(JobPaths.ELECTRICAL, written.get("electrical")));
-        } catch (IllegalArgumentException e) {
-            throw refused(ROOFS, "Roof", id, e.getMessage());
-        }
-    }
-
-    /** A plain rectangle to the right of the roof, to be given its own shape. */
-    private static List<Object> addRoof(Design design, String name) {
-        if (name.isBlank()) {
-            throw refused(ROOFS, "Name of the roof", name, "is missing: for example Annex");
-        }
-        double right = design.plan().outline().getEnvelopeInternal().getMaxX();
-        List<Object> corners = new ArrayList<>();
-        for (double[] c : new double[][] {{0, 0}, {20, 0}, {20, 10}, {0, 10}}) {
-            corners.add(Map.of("x", typed(design, c[0]), "y", typed(design, c[1])));
-        }
-        Roof own = design.job().roof();
-        Map<String, Object> roof = new LinkedHashMap<>();
-        roof.put("outline", Map.of("kind", "drawn", "corners", corners));
-        roof.put("upAzimuth", own.upAzimuth().typed());
-        roof.put("height", "~" + typed(design, own.height().si()));
-        roof.put("slope", "~0 deg");
-        roof.put("covering", own.covering());
-        Map<String, Object> other = new LinkedHashMap<>();
-        other.put("id", "roof-" + Long.toString(System.currentTimeMillis(), 36));
-        other.put("name", name);
-        other.put("x", typed(design, right + 5));
-        other.put("y", typed(design, 0));
-        other.put("roof", roof);
-        return List.of(Map.of("op", "append", "path", ROOFS, "value", other));
     }
 
     private static Obstruction thing(Design design, String id) {
@@ -385,7 +340,7 @@ public class WorkOutController {
                                 o -> RoofPlan.footprint(o).getEnvelopeInternal().intersects(box));
     }
 
-    private static double length(Design design, Map<String, Object> body, String key) {
+    static double length(Design design, Map<String, Object> body, String key) {
         try {
             Measure m = UnitText.parse(text(body, key), Quantity.LENGTH, roofUnit(design));
             return m.si();
@@ -418,6 +373,9 @@ public class WorkOutController {
                     text(body, "text"),
                     "or the points themselves are too close: choose two far apart");
         }
+        if (!design.job().on().equals(design.job().document().roofs().get(0))) {
+            throw refused("$.survey.underlay", "Picture", "", "lies on the first roof: work on that one to scale it");
+        }
         double times = truth / drawn;
         double turn = Boolean.TRUE.equals(body.get("level")) ? -Math.toDegrees(Math.atan2(dy, dx)) : 0;
         double cos = Math.cos(Math.toRadians(turn)) * times;
@@ -434,8 +392,7 @@ public class WorkOutController {
 
     @SuppressWarnings("unchecked")
     private static Map<String, Object> written(Design design, String id) {
-        Map<String, Object> roof =
-                (Map<String, Object>) JobWriter.write(design.job()).get("roof");
+        Map<String, Object> roof = JobWriter.part(design.job().roof());
         for (Object o : (List<Object>) roof.get("obstructions")) {
             if (((Map<String, Object>) o).get("id").equals(id)) {
                 return (Map<String, Object>) o;

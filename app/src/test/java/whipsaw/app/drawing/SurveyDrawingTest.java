@@ -202,7 +202,10 @@ class SurveyDrawingTest {
                 1,
                 "$.survey",
                 Map.of("roofs", List.of(Map.of("id", "a", "name", "Annex", "x", "30 m", "y", "2 m", "roof", annex))));
-        var ring = SurveyLayer.onSheet(d.job(), d.job().survey().roofs().get(0));
+        var ring = BesideLayer.onSheet(
+                d.job(),
+                d.whole().roofs().get(1).roof(),
+                d.whole().roofs().get(1).plan());
         // the school's sheet looks to 352 degrees: the annex is turned by a quarter clockwise
         assertThat(ring.get(1).distance(new Coordinate(30, -6))).isLessThan(1e-9);
         assertThat(ring.get(2).distance(new Coordinate(35, -6))).isLessThan(1e-9);

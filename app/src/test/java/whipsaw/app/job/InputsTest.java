@@ -28,6 +28,7 @@ import whipsaw.app.store.Json;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Site;
@@ -41,7 +42,7 @@ import whipsaw.core.units.UnitSystem;
 
 /** Every declared input of a job: read, written, refused by reader and schema alike, and called the same everywhere. */
 class InputsTest {
-    private static final Shape<Job> SHAPE = Shape.of(Job.class);
+    private static final Shape<JobDocument> SHAPE = Shape.of(JobDocument.class);
     private static final JsonSchema SCHEMA =
             JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Json.write(JobReader.schema()));
 
@@ -135,9 +136,13 @@ class InputsTest {
     private static Map<String, Object> patched(Map<String, Object> document, Object... pathsAndValues) {
         List<Change> changes = new ArrayList<>();
         for (int i = 0; i < pathsAndValues.length; i += 2) {
-            changes.add(new Change("set", "$." + pathsAndValues[i], pathsAndValues[i + 1]));
+            String path = (String) pathsAndValues[i];
+            boolean add = path.startsWith("+");
+            changes.add(
+                    new Change(add ? "append" : "set", "$." + (add ? path.substring(1) : path), pathsAndValues[i + 1]));
         }
-        Map<String, Object> result = DocumentPatch.apply(document, changes);
+        Job job = JobReader.read(document, false).job();
+        Map<String, Object> result = DocumentPatch.apply(job, changes);
         var reading = JobReader.read(result, false);
         assertThat(reading.problems()).isEmpty();
         return JobWriter.write(reading.job());
@@ -246,8 +251,18 @@ class InputsTest {
                         + "'occupants':[{'id':'o','name':'O','meter':'m','kw':" + DAY
                         + ",'source':'bill','year':{'zone':'Europe/London','from':'2025-01-01','summerFrom':4,"
                         + "'summerTo':9,'days':" + YEAR
-                        + "}}],'roofs':[{'id':'z','name':'Z','x':'90 m','y':'0 m','roof':"
-                        + Json.write(flat.get("roof")).replace("'", "\\u0027") + "}],'roofName':'Main'}"));
+                        + "}}]}"),
+                "+roofs",
+                beside(flat),
+                "array.area",
+                json("[{'x':'0 m','y':'0 m'},{'x':'30 m','y':'0 m'},{'x':'30 m','y':'20 m'}]"));
+    }
+
+    private static Map<String, Object> beside(Map<String, Object> flat) {
+        Map<String, Object> roof =
+                JobWriter.part(JobReader.read(flat, false).job().on());
+        roof.putAll(Map.of("id", "z", "name", "Z", "x", "90 m", "y", "1 m"));
+        return roof;
     }
 
     private static String memberId(Map<String, Object> document) {
@@ -332,7 +347,7 @@ class InputsTest {
             leaves(document, "$", leaves);
             InputNames names = new InputNames(null, null, job);
             leaves.forEach((path, value) -> {
-                Located at = Located.in(SHAPE, job, path);
+                Located at = Located.in(SHAPE, job.document(), path);
                 if (path.startsWith("$.survey.answers") || path.equals("$.schema")) {
                     return;
                 }
@@ -361,7 +376,7 @@ class InputsTest {
             leaves(document, "$", leaves);
             Set<Slot> done = new HashSet<>();
             for (String path : leaves.keySet()) {
-                Located at = Located.in(SHAPE, job, path);
+                Located at = Located.in(SHAPE, job.document(), path);
                 if (at == null || at.slot() == null || path.startsWith("$.survey.answers") || !done.add(at.slot())) {
                     continue;
                 }
@@ -387,7 +402,7 @@ class InputsTest {
                 .as("made anew by ./whipsaw inputs > docs/job-inputs.md")
                 .isEqualToIgnoringNewLines(out.toString(StandardCharsets.UTF_8));
         assertThat(InputTable.of(SHAPE, "$"))
-                .anySatisfy(r -> assertThat(r.path()).isEqualTo("$.roof.obstructions[].height"))
+                .anySatisfy(r -> assertThat(r.path()).isEqualTo("$.roofs[].obstructions[].height"))
                 .extracting(InputTable.Row::label)
                 .doesNotContain("");
     }

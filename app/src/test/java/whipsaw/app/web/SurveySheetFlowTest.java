@@ -322,11 +322,15 @@ class SurveySheetFlowTest extends ServedTest {
             page.locator("#add-roof button").click();
             assertThat(page.locator(".otherroof")).hasCount(1);
             openPart(page, "roofs");
-            page.locator("button:has-text('Work on Annex')").click();
-            assertThat(page.locator("[data-path='$.survey.roofName']")).hasValue("Annex");
+            assertThat(page.locator("#place")).containsText("Array B, Annex");
+            openPart(page, "roofs");
+            page.locator(".placelist button:has-text('work on it')").click();
+            assertThat(page.locator("#place")).hasValue("B");
+            assertThat(page.locator("[data-path='$.roofs[id=r2].name']")).hasValue("Annex");
             assertThat(page.locator(".otherroof")).hasCount(1);
             page.locator("#undo").click();
-            assertThat(page.locator("[data-path='$.survey.roofName']")).hasValue("Main roof");
+            assertThat(page.locator("#place")).hasCount(0);
+            assertThat(page.locator(".otherroof")).hasCount(0);
         }
         assertThat(design(slug).plan().areaM2()).isCloseTo(area, within(1e-6));
     }

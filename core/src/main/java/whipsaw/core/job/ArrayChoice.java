@@ -65,6 +65,44 @@ public record ArrayChoice(
         removed = List.copyOf(removed);
     }
 
+    /** The same with other places taken out by hand. */
+    public ArrayChoice without(List<Corner> places) {
+        return new ArrayChoice(
+                tray,
+                module,
+                block,
+                tilt,
+                gap,
+                facing,
+                setback,
+                walkway,
+                windowFrom,
+                windowTo,
+                shiftAlong,
+                shiftAcross,
+                places,
+                attachments);
+    }
+
+    /** The same facing another way. */
+    public ArrayChoice facing(Facing other) {
+        return new ArrayChoice(
+                tray,
+                module,
+                block,
+                tilt,
+                gap,
+                other,
+                setback,
+                walkway,
+                windowFrom,
+                windowTo,
+                shiftAlong,
+                shiftAcross,
+                removed,
+                attachments);
+    }
+
     /**
      * What holds the array beside its weight.
      *

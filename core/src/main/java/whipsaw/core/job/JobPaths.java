@@ -1,7 +1,9 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Shape;
 
 /**
  * Where the parts of a job lie in its document; single inputs are reached from here by their accessors. {@code $.roof}
@@ -76,6 +78,18 @@ public final class JobPaths {
             }
         }
         return path;
+    }
+
+    /** An input of the job by its path; one of the roof or array that is looked at is named without it. */
+    public static Located located(String path, Job job) {
+        if (begins(path, "$.roof")) {
+            return Located.in(Shape.of(JobRoof.class), job.on(), "$" + path.substring("$.roof".length()));
+        }
+        if (begins(path, "$.array")) {
+            JobArray array = job.placed() == null ? job.document().arrays().get(0) : job.placed();
+            return Located.in(Shape.of(JobArray.class), array, "$" + path.substring("$.array".length()));
+        }
+        return Located.in(Shape.of(JobDocument.class), job.document(), path);
     }
 
     private static boolean begins(String path, String part) {

@@ -1,0 +1,83 @@
+package whipsaw.app.web;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.PlaceEdits;
+import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.JobDocument;
+import whipsaw.core.job.JobPaths;
+
+/** What a page asks of arrays and roofs: to add, split, copy, move one or take it away. */
+final class PlaceWork {
+    private static final String ARRAYS =
+            JobPaths.DOCUMENT.to(JobDocument::arrays).toString();
+
+    private PlaceWork() {}
+
+    /** Arrays and roofs added, split, copied, moved or taken away. */
+    static List<Object> changes(Design design, String what, Map<String, Object> body) {
+        PlaceEdits edits = new PlaceEdits(design);
+        try {
+            List<Coordinate> points = points(body.get("points"));
+            List<Change> changes =
+                    switch (what) {
+                        case "add-array" -> points.isEmpty() ? edits.first() : edits.add(points);
+                        case "split-array" -> edits.split(point(points, 0), point(points, 1));
+                        case "copy-array" -> edits.copy();
+                        case "move-array" -> edits.move(
+                                WorkOutController.length(design, body, "x"),
+                                WorkOutController.length(design, body, "y"));
+                        case "remove-array" -> edits.removeArray(WorkOutController.text(body, "id"));
+                        case "remove-roof" -> edits.removeRoof(WorkOutController.text(body, "id"));
+                        default -> edits.addRoof(WorkOutController.text(body, "name"));
+                    };
+            return changes.stream().map(PlaceWork::asMap).toList();
+        } catch (IllegalArgumentException e) {
+            throw WorkOutController.refused(ARRAYS, "Array", "", e.getMessage());
+        }
+    }
+
+    private static Object asMap(Change c) {
+        return c.value() == null
+                ? Map.of("op", c.op(), "path", c.path())
+                : Map.of("op", c.op(), "path", c.path(), "value", c.value());
+    }
+
+    private static Coordinate point(List<Coordinate> points, int i) {
+        if (i >= points.size()) {
+            throw new IllegalArgumentException("a line needs two points");
+        }
+        return points.get(i);
+    }
+
+    /** Points of the drawing, in metres on the sheet. */
+    private static List<Coordinate> points(Object given) {
+        List<Coordinate> points = new ArrayList<>();
+        for (Object p : given instanceof List<?> list ? list : List.of()) {
+            if (!(p instanceof Map<?, ?> at)
+                    || !(at.get("x") instanceof Number x)
+                    || !(at.get("y") instanceof Number y)) {
+                throw new IllegalArgumentException("a point needs x and y in metres");
+            }
+            points.add(new Coordinate(x.doubleValue(), y.doubleValue()));
+        }
+        return points;
+    }
+
+    /** What the history says of it; null of anything else. */
+    static String words(Design design, String what, Map<String, Object> body) {
+        return switch (what) {
+            case "add-array" -> "Array added";
+            case "split-array" -> "Split " + design.job().name() + " along a line";
+            case "copy-array" -> "Copy of " + design.job().name() + " added";
+            case "move-array" -> "Moved " + design.job().name();
+            case "remove-array" -> "Array " + WorkOutController.text(body, "id") + " removed";
+            case "add-roof" -> "Roof " + WorkOutController.text(body, "name") + " added with an array";
+            case "remove-roof" -> "Roof removed with its arrays";
+            default -> null;
+        };
+    }
+}

@@ -5,11 +5,13 @@ import java.io.PrintStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import whipsaw.app.print.DesignDocument;
 import whipsaw.app.store.Json;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.table.CodeTables;
@@ -35,7 +37,8 @@ public final class SolveCommand {
                 err.println(args[0] + " is larger than 20 MB");
                 return 1;
             }
-            var reading = JobReader.read(Json.object(Files.readString(file)), false);
+            Map<String, Object> document = Json.object(Files.readString(file));
+            var reading = JobReader.read(document, false);
             if (!reading.ok()) {
                 return refuse(reading.problems(), err);
             }
@@ -44,7 +47,7 @@ public final class SolveCommand {
             Solver solver = new Solver(tables);
             List<Problem> problems = solver.problems(job);
             if (!problems.isEmpty()) {
-                return refuse(problems, err);
+                return refuse(JobPaths.told(problems, document, job), err);
             }
             Design design = solver.solve(job);
             out.println(Json.pretty(DesignDocument.of(design, tables)));

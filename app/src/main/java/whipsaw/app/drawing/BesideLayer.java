@@ -121,7 +121,7 @@ final class BesideLayer {
                 : " tabindex=\"0\" role=\"button\" data-look=\"" + Svg.escape(place) + "\" aria-label=\"Work on "
                         + Svg.escape(name) + "\"";
         svg.text(
-                "class=\"" + kind + " beside\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"" + button,
+                "class=\"" + kind + " lookat\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM) + "\"" + button,
                 x,
                 y,
                 name);

@@ -157,7 +157,7 @@ public class JobService {
         Job job = reading.job().at(looking.place());
         List<Problem> problems = solver().problems(job);
         if (!problems.isEmpty()) {
-            throw new Refused(problems);
+            throw new Refused(seen == null ? JobPaths.told(problems, document, job) : problems);
         }
         return job;
     }

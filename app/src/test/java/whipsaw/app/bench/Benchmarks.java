@@ -252,7 +252,7 @@ public final class Benchmarks {
                 Map.of("type", type, "width", "300 mm"));
         Job job = JobReader.read(
                         DocumentPatch.apply(
-                                Seeds.demoJobs().get(2),
+                                JobReader.read(Seeds.demoJobs().get(2), false).job(),
                                 List.of(
                                         new DocumentPatch.Change("set", "$.roof.structure", structure),
                                         // little enough snow that rows stand out of it and gather more

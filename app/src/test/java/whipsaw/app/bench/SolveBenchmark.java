@@ -48,7 +48,7 @@ public class SolveBenchmark {
     static Job job(double stretch) {
         Map<String, Object> document = Seeds.demoJob();
         if (stretch != 1) {
-            Map<String, Object> roof = (Map<String, Object>) document.get("roof");
+            Map<String, Object> roof = ((List<Map<String, Object>>) document.get("roofs")).get(0);
             List<Map<String, Object>> legs =
                     (List<Map<String, Object>>) ((Map<String, Object>) roof.get("outline")).get("legs");
             double[] sides = {190, 130, 190, 130};

@@ -102,7 +102,7 @@ class SeedsTest {
                     List.of("$.survey.unseen", true),
                     List.of("$.survey.answers.coverBearing", Map.of("value", "0.05 MPa")))) {
                 Map<String, Object> changed = DocumentPatch.apply(
-                        document, List.of(new DocumentPatch.Change("set", (String) change.get(0), change.get(1))));
+                        before.job(), List.of(new DocumentPatch.Change("set", (String) change.get(0), change.get(1))));
                 var reading = JobReader.read(changed, false);
                 assertThat(reading.problems()).as(change.toString()).isEmpty();
                 var fromBefore = solver.solve(reading.job(), before);

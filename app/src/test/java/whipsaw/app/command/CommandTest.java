@@ -9,6 +9,7 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -32,7 +33,9 @@ class CommandTest {
 
     @SuppressWarnings("unchecked")
     private static Map<String, Object> part(Map<String, Object> document, String key) {
-        return (Map<String, Object>) document.get(key);
+        return key.equals("roof")
+                ? ((List<Map<String, Object>>) document.get("roofs")).get(0)
+                : (Map<String, Object>) document.get(key);
     }
 
     @Test
@@ -61,7 +64,7 @@ class CommandTest {
         Map<String, Object> bad = Seeds.demoJob();
         part(bad, "roof").put("height", "20");
         assertThat(solve(Json.write(bad))).isEqualTo(1);
-        assertThat(err.toString(StandardCharsets.UTF_8)).contains("$.roof.height", "has no unit");
+        assertThat(err.toString(StandardCharsets.UTF_8)).contains("$.roofs[0].height", "has no unit");
         assertThat(solve("{\"schema\": 1,\n \"roof\": }")).isEqualTo(1);
         assertThat(err.toString(StandardCharsets.UTF_8)).contains("line 2");
         assertThat(out.toString(StandardCharsets.UTF_8)).isEmpty();

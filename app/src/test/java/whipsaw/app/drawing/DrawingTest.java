@@ -64,7 +64,7 @@ class DrawingTest {
     @SuppressWarnings("unchecked")
     void namesAreEscapedAndPaperHasNoHandles() throws Exception {
         Map<String, Object> document = Seeds.demoJob();
-        var roof = (Map<String, Object>) document.get("roof");
+        var roof = ((List<Map<String, Object>>) document.get("roofs")).get(0);
         ((List<Map<String, Object>>) roof.get("obstructions")).get(0).put("name", "<i>\"A\" & 'B'");
         Design d = design(document);
         Document paper = parse(PlanDrawing.forPaper(d, PaperSize.LETTER, true));

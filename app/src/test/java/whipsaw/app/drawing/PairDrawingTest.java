@@ -118,9 +118,9 @@ class PairDrawingTest {
     @SuppressWarnings("unchecked")
     void thePlacesOfChecksAreRingsOnTheRoof() {
         Map<String, Object> document = Seeds.demoJob();
-        Map<String, Object> roof = new LinkedHashMap<>((Map<String, Object>) document.get("roof"));
+        Map<String, Object> roof = new LinkedHashMap<>(((List<Map<String, Object>>) document.get("roofs")).get(0));
         roof.put("allowance", Map.of("load", "6 psf", "givenBy", "A", "date", "2026-01-31"));
-        document.put("roof", roof);
+        document.put("roofs", List.of(roof));
         Design d = design(document);
         Map<String, Object> data = Json.object(PlanData.of(d));
         var places = (Map<String, List<List<Number>>>) data.get("places");

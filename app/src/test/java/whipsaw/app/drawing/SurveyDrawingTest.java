@@ -38,7 +38,9 @@ class SurveyDrawingTest {
             changes.add(new DocumentPatch.Change("set", (String) pathsAndValues[k], pathsAndValues[k + 1]));
         }
         var reading = JobReader.read(
-                DocumentPatch.apply(new LinkedHashMap<>(Seeds.demoJobs().get(i)), changes), false);
+                DocumentPatch.apply(
+                        JobReader.read(Seeds.demoJobs().get(i), false).job(), changes),
+                false);
         assertThat(reading.problems()).isEmpty();
         assertThat(SOLVER.problems(reading.job())).isEmpty();
         return SOLVER.solve(reading.job());
@@ -198,10 +200,10 @@ class SurveyDrawingTest {
                 "0 deg",
                 "covering",
                 "bitumen"));
-        Design d = demo(
-                1,
-                "$.survey",
-                Map.of("roofs", List.of(Map.of("id", "a", "name", "Annex", "x", "30 m", "y", "2 m", "roof", annex))));
+        annex.putAll(Map.of("id", "a", "name", "Annex", "x", "30 m", "y", "2 m"));
+        List<Object> roofs = new ArrayList<>((List<?>) Seeds.demoJobs().get(1).get("roofs"));
+        roofs.add(annex);
+        Design d = demo(1, "$.roofs", roofs);
         var ring = BesideLayer.onSheet(
                 d.job(),
                 d.whole().roofs().get(1).roof(),

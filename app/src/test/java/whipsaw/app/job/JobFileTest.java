@@ -55,7 +55,7 @@ class JobFileTest {
                 "array.tilt=10",
                 "electrical.run.raceway=wood",
                 "roof.covering=straw",
-                "schema=5",
+                "schema=6",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
             Map<String, Object> document = copy(documents().get(7));
@@ -71,7 +71,10 @@ class JobFileTest {
         String[] steps = path.split("\\.");
         Map<String, Object> place = document;
         for (int i = 0; i < steps.length - 1; i++) {
-            place = (Map<String, Object>) place.get(steps[i]);
+            boolean one = i == 0 && List.of("roof", "array").contains(steps[i]);
+            place = one
+                    ? ((List<Map<String, Object>>) place.get(steps[i] + "s")).get(0)
+                    : (Map<String, Object>) place.get(steps[i]);
         }
         place.put(steps[steps.length - 1], value);
     }

@@ -33,7 +33,10 @@ class EngineerPackTest {
     }
 
     private static Job demoJob(Change... changes) {
-        return JobReader.read(DocumentPatch.apply(Seeds.demoJob(), List.of(changes)), false)
+        return JobReader.read(
+                        DocumentPatch.apply(
+                                JobReader.read(Seeds.demoJob(), false).job(), List.of(changes)),
+                        false)
                 .job();
     }
 

@@ -91,7 +91,10 @@ class WorkOutTest extends ServedTest {
         assertThat(refused(Map.of("what", "length", "text", "12,5"))).contains("comma");
         assertThat(refused(Map.of("what", "scale", "text", "3 m", "ax", 0, "ay", 0, "bx", 1, "by", 0)))
                 .contains("not there any more");
-        assertThat(refused(Map.of("what", "roof", "id", "none"))).contains("no roof 'none'");
+        assertThat(refused(Map.of("what", "remove-roof", "id", "r1"))).contains("it stays");
+        assertThat(refused(Map.of("what", "split-array", "points", List.of()))).contains("two points");
+        assertThat(refused(Map.of("what", "add-array", "points", List.of(Map.of("x", 1)))))
+                .contains("x and y");
         assertThat(refused(Map.of("what", "add-roof", "name", ""))).contains("Annex");
     }
 

@@ -1,8 +1,10 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import java.util.Map;
 import whipsaw.core.schema.Located;
 import whipsaw.core.schema.Path;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.schema.Shape;
 
 /**
@@ -59,6 +61,19 @@ public final class JobPaths {
         return changes.stream()
                 .map(c -> new DocumentPatch.Change(c.op(), absolute(c.path(), job), c.value()))
                 .toList();
+    }
+
+    /**
+     * Problems with their paths as the document has them that was given.
+     *
+     * @param document of any version; one that knew one roof and one array calls them that itself
+     */
+    public static List<Problem> told(List<Problem> problems, Map<?, ?> document, Job job) {
+        return SchemaUpgrade.single(document)
+                ? problems
+                : problems.stream()
+                        .map(p -> new Problem(absolute(p.path(), job), p.label(), p.value(), p.message()))
+                        .toList();
     }
 
     /** The other way round: a path into the roof or the array that is looked at, by id or by number, as pages write it. */

@@ -20,7 +20,7 @@ public final class SchemaUpgrade {
     }
 
     /** Whether a document is of a version that knew one roof and one array. */
-    static boolean single(Map<?, ?> document) {
+    public static boolean single(Map<?, ?> document) {
         return document.get("schema") instanceof Number n && n.doubleValue() < 5;
     }
 

@@ -10,11 +10,13 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.Jobs;
+import whipsaw.core.design.PlaceEdits;
 import whipsaw.core.design.WaysOut;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
@@ -201,6 +203,25 @@ class RoofMembersTest {
                 .filteredOn(c -> c.id().equals("roof.works-w"))
                 .singleElement()
                 .satisfies(c -> assertThat(c.verdict()).isEqualTo(Verdict.NEEDS_ENGINEER));
+    }
+
+    @Test
+    void membersBearTheFeetOfEveryArray() {
+        Design whole = design(structure("y", "2 m"));
+        var changes = new PlaceEdits(whole).split(new Coordinate(25, -1), new Coordinate(25, 41));
+        Design d = Jobs.SOLVER.solve(
+                JobReader.read(DocumentPatch.apply(whole.job(), changes), false).job());
+        double borne = d.members().sets().stream()
+                .flatMap(s -> s.members().stream())
+                .mapToDouble(RoofMembers.Member::arrayN)
+                .sum();
+        // walls take a little of what stands beside them
+        double all = d.loads().totalKg() * 9.80665;
+        assertThat(borne).isBetween(0.99 * all, all * 1.000001);
+        double inBays =
+                d.loads().bays().stream().mapToDouble(b -> b.load().massKg()).sum();
+        assertThat(inBays).isCloseTo(d.loads().totalKg(), within(1e-6 * inBays));
+        assertThat(d.at("B").members()).isSameAs(d.members());
     }
 
     /** A signature is kept with what it was given on, and lapses when members are used more or the work is another one. */

@@ -220,7 +220,7 @@ function patch(fresh) {
   const typed = held && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
   const focus = ["obstruction", "pin", "walkway", "corner", "check", "figure"].map((k) => [k, active?.dataset?.[k]]).find(([, value]) => value);
   const figure = document.querySelector("#working article")?.dataset.figure;
-  for (const name of ["revision", "rendering", "place"]) bench().dataset[name] = fresh.dataset[name];
+  for (const name of ["revision", "rendering", "place"]) bench().dataset[name] = fresh.dataset[name] ?? "";
   stale = false;
   keepOpen(bench(), fresh);
   for (const name of names) {
@@ -392,7 +392,7 @@ document.addEventListener("change", (event) => {
   const target = event.target;
   if (target.dataset?.path) fieldChanged(target, slug(), change);
   if (target.matches("[data-pick-fields]")) openFields(target, slug());
-  if (target.id === "place") lookAt(target.value);
+  if (target.id === "array-choice") lookAt(target.value);
   if (target.id === "since") {
     if (target.value) {
       markSince(target.value);

@@ -11,7 +11,7 @@ public class Looking {
     private static final String PARAMETER = "array";
 
     /** Of the request that is being answered; empty where it names none, which is the first array. */
-    String place() {
+    public String place() {
         if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request) {
             String header = request.getRequest().getHeader(HEADER);
             String place =

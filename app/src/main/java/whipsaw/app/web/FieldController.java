@@ -56,6 +56,7 @@ public class FieldController {
         double kg = blocks * design.job().array().block().mass().si();
         model.addAttribute("slug", slug);
         model.addAttribute("job", design.job());
+        model.addAttribute("places", Places.of(design));
         model.addAttribute("revision", shown.revision());
         model.addAttribute("row", wanted);
         model.addAttribute("last", rows.isEmpty() ? 0 : rows.last());

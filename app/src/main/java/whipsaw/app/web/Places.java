@@ -50,14 +50,4 @@ public record Places(Place here, String key, List<Place> all) {
     public boolean several() {
         return all.size() > 1;
     }
-
-    /** What an address needs at its end. */
-    public String query() {
-        return key.isEmpty() ? "" : "?array=" + key;
-    }
-
-    /** The same where the address has a question mark already. */
-    public String more() {
-        return key.isEmpty() ? "" : "&array=" + key;
-    }
 }

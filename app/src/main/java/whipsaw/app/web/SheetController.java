@@ -87,6 +87,7 @@ public class SheetController {
         model.put("sheet", sheet);
         Design design = w.shown().design();
         model.put("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
+        model.put("places", Places.of(design));
         model.put("title", w.title());
         model.put("reader", w.reader());
         model.put("readers", PackReader.values());

@@ -185,8 +185,8 @@ public class WorkOutController {
                             design,
                             middle.y - sizes.get(Math.min(1, sizes.size() - 1)).si() / 2));
             if (!read.measured().isEmpty()) {
-                Map<String, Object> document = DocumentPatch.apply(
-                        JobWriter.write(design.job()), List.of(new DocumentPatch.Change("append", path, o)));
+                Map<String, Object> document =
+                        DocumentPatch.apply(design.job(), List.of(new DocumentPatch.Change("append", path, o)));
                 var reading = JobReader.read(document, true);
                 if (!reading.ok()) {
                     throw new JobService.Refused(reading.problems());

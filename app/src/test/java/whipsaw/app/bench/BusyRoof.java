@@ -21,7 +21,7 @@ public final class BusyRoof {
     @SuppressWarnings("unchecked")
     public static Map<String, Object> document() {
         Map<String, Object> job = new LinkedHashMap<>(Seeds.demoJob());
-        Map<String, Object> roof = new LinkedHashMap<>((Map<String, Object>) job.get("roof"));
+        Map<String, Object> roof = new LinkedHashMap<>(((List<Map<String, Object>>) job.get("roofs")).get(0));
         List<Object> corners = new ArrayList<>();
         for (int i = 0; i < CORNERS; i++) {
             double angle = 2 * Math.PI * i / CORNERS;
@@ -48,7 +48,7 @@ public final class BusyRoof {
         roof.remove("structure");
         roof.remove("buildUps");
         roof.put("obstructions", things);
-        job.put("roof", roof);
+        job.put("roofs", List.of(roof));
         Map<String, Object> project = new LinkedHashMap<>((Map<String, Object>) job.get("project"));
         project.put("name", "Busy roof");
         job.put("project", project);

@@ -60,11 +60,12 @@ class HelpTest {
         assertThat(blank.done()).isFalse();
         assertThat(Guide.of(design(Seeds.demoJob())).done()).isFalse();
         Map<String, Object> sound = Seeds.demoJob();
-        ((Map<String, Object>) sound.get("roof")).put("structure", Map.of("dead", "90 psf"));
+        ((List<Map<String, Object>>) sound.get("roofs")).get(0).put("structure", Map.of("dead", "90 psf"));
         Guide ready = Guide.of(design(sound));
         assertThat(ready.done()).isTrue();
         Map<String, Object> weak = Seeds.demoJob();
-        ((Map<String, Object>) weak.get("roof"))
+        ((List<Map<String, Object>>) weak.get("roofs"))
+                .get(0)
                 .put("allowance", Map.of("load", "1 psf", "givenBy", "A", "date", "2026-01-31"));
         Guide stopped = Guide.of(design(weak));
         assertThat(stopped.done()).isFalse();

@@ -173,7 +173,7 @@ class JobFileTest {
         Map<String, Object> document = copy(documents().get(7));
         put(document, "roof.height.m", 7.0);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
-            assertThat(p.path()).isEqualTo("$.roof.height");
+            assertThat(p.path()).isEqualTo("$.roofs[0].height");
             assertThat(p.message()).contains("disagrees with the stored value 7.0");
         });
     }

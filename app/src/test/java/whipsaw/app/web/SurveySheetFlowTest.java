@@ -322,14 +322,14 @@ class SurveySheetFlowTest extends ServedTest {
             page.locator("#add-roof button").click();
             assertThat(page.locator(".otherroof")).hasCount(1);
             openPart(page, "roofs");
-            assertThat(page.locator("#place")).containsText("Array B, Annex");
+            assertThat(page.locator("#array-choice")).containsText("Array B, Annex");
             openPart(page, "roofs");
-            page.locator(".placelist button:has-text('work on it')").click();
-            assertThat(page.locator("#place")).hasValue("B");
+            page.locator(".placelist [data-look=r2]").click();
+            assertThat(page.locator("#array-choice")).hasValue("B");
             assertThat(page.locator("[data-path='$.roofs[id=r2].name']")).hasValue("Annex");
             assertThat(page.locator(".otherroof")).hasCount(1);
             page.locator("#undo").click();
-            assertThat(page.locator("#place")).hasCount(0);
+            assertThat(page.locator("#array-choice")).hasCount(0);
             assertThat(page.locator(".otherroof")).hasCount(0);
         }
         assertThat(design(slug).plan().areaM2()).isCloseTo(area, within(1e-6));

@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.Polygon;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Obstruction;
@@ -58,13 +59,14 @@ public final class DxfDrawing {
         zones();
         members();
         found();
-        array();
-        circuits();
+        design.roof().arrays().forEach(this::array);
+        design.roof().arrays().forEach(this::strings);
+        run();
         notes();
         StringBuilder file = new StringBuilder(entities.length() + 4096);
         header(file);
         tables(file);
-        block(file);
+        blocks(file);
         pair(file, 0, "SECTION");
         pair(file, 2, "ENTITIES");
         file.append(entities);
@@ -107,31 +109,39 @@ public final class DxfDrawing {
         pair(file, 0, "ENDSEC");
     }
 
-    /** One module with its front left corner at the origin, along the x axis. */
-    private void block(StringBuilder file) {
-        double along = design.layout().alongM();
-        double depth = design.layout().depthM();
+    /** One module of every array, with its front left corner at the origin, along the x axis. */
+    private void blocks(StringBuilder file) {
         pair(file, 0, "SECTION");
         pair(file, 2, "BLOCKS");
-        pair(file, 0, "BLOCK");
-        pair(file, 8, "MODULES");
-        pair(file, 2, "MODULE");
-        pair(file, 70, "0");
-        at(file, 10, new Coordinate(0, 0));
-        StringBuilder body = new StringBuilder();
-        polyline(
-                body,
-                "MODULES",
-                List.of(
-                        new Coordinate(0, 0),
-                        new Coordinate(along, 0),
-                        new Coordinate(along, depth),
-                        new Coordinate(0, depth)),
-                true);
-        file.append(body);
-        pair(file, 0, "ENDBLK");
-        pair(file, 8, "MODULES");
+        for (ArrayDesign a : design.roof().arrays()) {
+            double along = a.layout().alongM();
+            double depth = a.layout().depthM();
+            pair(file, 0, "BLOCK");
+            pair(file, 8, "MODULES");
+            pair(file, 2, block(a));
+            pair(file, 70, "0");
+            at(file, 10, new Coordinate(0, 0));
+            StringBuilder body = new StringBuilder();
+            polyline(
+                    body,
+                    "MODULES",
+                    List.of(
+                            new Coordinate(0, 0),
+                            new Coordinate(along, 0),
+                            new Coordinate(along, depth),
+                            new Coordinate(0, depth)),
+                    true);
+            file.append(body);
+            pair(file, 0, "ENDBLK");
+            pair(file, 8, "MODULES");
+        }
         pair(file, 0, "ENDSEC");
+    }
+
+    private String block(ArrayDesign array) {
+        return design.roof().arrays().size() == 1
+                ? "MODULE"
+                : "MODULE-" + array.job().place();
     }
 
     private void roof() {
@@ -306,28 +316,33 @@ public final class DxfDrawing {
         polyline(layer, Arrays.asList(closed).subList(0, closed.length - 1), true);
     }
 
-    private void array() {
-        ArrayLayout layout = design.layout();
+    private void array(ArrayDesign array) {
+        ArrayLayout layout = array.layout();
         ArrayFrame frame = layout.frame();
         double angle = Math.toDegrees(Math.atan2(frame.alongY(), frame.alongX()));
         layers.add("MODULES");
         for (ArrayLayout.Module m : layout.modules()) {
             pair(entities, 0, "INSERT");
             pair(entities, 8, "MODULES");
-            pair(entities, 2, "MODULE");
+            pair(entities, 2, block(array));
             at(entities, 10, frame.plan(m.s(), m.t()));
             pair(entities, 50, number(angle));
         }
-        boolean known = design.holdDown().established();
-        for (HoldDown.Position p : design.holdDown().positions()) {
+        boolean known = array.holdDown().established();
+        for (HoldDown.Position p : array.holdDown().positions()) {
             String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
             text("BLOCK-COUNTS", frame.plan(p.s(), p.t()), layout.depthM() * 0.5, count);
         }
+        if (design.roof().arrays().size() > 1 && !layout.modules().isEmpty()) {
+            ArrayLayout.Module first = layout.modules().get(0);
+            text("ARRAYS", frame.plan(first.s(), first.t() - textM * 1.5), textM, array.job().name());
+        }
     }
 
-    private void circuits() {
-        ArrayLayout layout = design.layout();
-        for (Circuits.PvString s : design.strings().strings()) {
+    private void strings(ArrayDesign array) {
+        ArrayLayout layout = array.layout();
+        for (Circuits.PvString s :
+                design.circuits().of(array.job().place()).strings()) {
             List<Coordinate> points = new ArrayList<>();
             for (int i : s.modules()) {
                 ArrayLayout.Module m = layout.modules().get(i);
@@ -336,6 +351,9 @@ public final class DxfDrawing {
             polyline("STRINGS", points, false);
             text("STRINGS", points.get(0), layout.depthM() * 0.3, s.name());
         }
+    }
+
+    private void run() {
         polyline(
                 "AC-RUN",
                 design.job().electrical().run().points().stream()

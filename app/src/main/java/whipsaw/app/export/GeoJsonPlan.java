@@ -10,6 +10,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.app.Product;
 import whipsaw.app.store.Json;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
 import whipsaw.core.exchange.LocalPlane;
 import whipsaw.core.job.Job;
@@ -74,9 +75,13 @@ public final class GeoJsonPlan {
             properties.put("clear_m", ObstructionKinds.clearM(o));
             area("OBSTRUCTIONS", ring(RoofPlan.footprint(o).getCoordinates()), properties);
         }
-        ArrayLayout layout = design.layout();
-        for (ArrayLayout.Module m : layout.modules()) {
-            area("MODULES", List.of(layout.corners(m)), Map.of("name", m.number()));
+        for (ArrayDesign a : design.roof().arrays()) {
+            for (ArrayLayout.Module m : a.layout().modules()) {
+                area(
+                        "MODULES",
+                        List.of(a.layout().corners(m)),
+                        Map.of("name", m.number(), "array", a.job().place()));
+            }
         }
         for (Survey.Pin p : design.job().survey().pins()) {
             feature(

@@ -26,6 +26,7 @@ import whipsaw.core.job.CodeFamilyChange;
 import whipsaw.core.job.DocumentMerge;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
@@ -162,6 +163,22 @@ public class JobService {
         return job;
     }
 
+    /** What is looked at has to be there for a change of it: else it would be made to another array. */
+    private Job seen(Design design) {
+        String place = looking.place();
+        boolean gone = !place.isEmpty()
+                && !place.equals(design.job().place())
+                && !place.equals(design.job().on().id());
+        if (gone) {
+            throw new Refused(List.of(new Problem(
+                    JobPaths.DOCUMENT.to(JobDocument::arrays).toString(),
+                    "Array",
+                    place,
+                    "is not in this job any more: load the page again and choose another one")));
+        }
+        return design.job();
+    }
+
     private static List<Problem> own(List<Problem> problems, Job seen) {
         return problems.stream()
                 .map(p -> new Problem(JobPaths.relative(p.path(), seen), p.label(), p.value(), p.message()))
@@ -226,7 +243,7 @@ public class JobService {
     public Shown preview(String slug, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job seen = before.job();
+        Job seen = seen(before);
         Job job = followed(seen, accept(patched(latest.document(), seen, changes), true, seen));
         Design after = solver().solve(job, before);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
@@ -283,7 +300,7 @@ public class JobService {
             Revision latest = latest(slug);
             // a change that makes no sense is told as such, whatever came first
             List<DocumentPatch.Change> absolute =
-                    JobPaths.absolute(changes, design(slug, latest).job());
+                    JobPaths.absolute(changes, seen(design(slug, latest)));
             patched(latest.document(), absolute);
             List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
             if (!since.isEmpty() && clash(slug, asked.base(), latest, absolute)) {

@@ -59,7 +59,7 @@ public record JobSheet(
 
     /** Bays that carry something of the array, in the order of the grid; none while nothing is established. */
     public static List<BayRow> bays(Design design, UnitSystem units) {
-        if (!design.holdDown().established()) {
+        if (!design.roof().established()) {
             return List.of();
         }
         return design.loads().bays().stream()
@@ -205,15 +205,16 @@ public record JobSheet(
         }
         facts.add(new Fact("Modules", part(design, units, loads.moduleKg())));
         facts.add(new Fact("Racking", part(design, units, loads.rackingKg())));
-        boolean known = design.holdDown().established();
+        boolean known = design.roof().established();
+        boolean several = design.roof().arrays().size() > 1;
         if (known) {
             facts.add(new Fact("Blocks", part(design, units, loads.ballastKg())));
-            facts.add(new Fact("Whole array", Show.both(units, Dimension.MASS, loads.arrayKg())));
+            facts.add(new Fact(several ? "All arrays on this roof" : "Whole array", Show.both(units, Dimension.MASS, loads.arrayKg())));
             for (RoofLoads.LaidLine l : loads.laid()) {
                 facts.add(new Fact(l.name(), part(design, units, l.kg())));
             }
             facts.add(new Fact(
-                    "Average over the array, walkways not counted",
+                    several ? "Average over the arrays, walkways not counted" : "Average over the array, walkways not counted",
                     Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
             facts.add(new Fact("Average over the whole roof", Show.both(units, Dimension.LOAD, loads.wholeRoofPa())));
             if (loads.window() != null) {
@@ -236,7 +237,7 @@ public record JobSheet(
     /** A part of the array's mass, and its share where all of it is known. */
     private static String part(Design design, UnitSystem units, double kg) {
         double all = design.loads().totalKg();
-        boolean known = design.holdDown().established() && all > 0;
+        boolean known = design.roof().established() && all > 0;
         return Show.both(units, Dimension.MASS, kg) + (known ? ", " + Show.number(100 * kg / all, 0) + " %" : "");
     }
 

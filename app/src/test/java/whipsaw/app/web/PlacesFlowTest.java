@@ -205,4 +205,26 @@ class PlacesFlowTest extends ServedTest {
         assertThat(page.locator("#working article")).hasAttribute("data-figure", figure);
         assertThat(page.locator("#array-choice")).hasValue("B");
     }
+
+    /** A window that looks at an array another window takes away changes nothing of the others. */
+    @Test
+    void whatIsDoneToAnArrayThatIsGoneIsRefused() {
+        openPart("roofs");
+        page.locator("#add-roof [name=name]").fill("Annex");
+        page.locator("#add-roof button").click();
+        assertThat(page.locator("#array-choice option")).hasCount(2);
+        Page other = page();
+        other.navigate(server.address("/jobs/" + slug + "?array=B"));
+        other.locator("#bench[data-ready][data-place=B]").waitFor();
+        openPart("arrays");
+        page.locator("[data-ask=remove-array][aria-label='Remove Array B']").click();
+        assertThat(page.locator("#array-choice")).containsText("Annex, no array");
+        var before = design().job().document();
+        other.locator("details[data-section=array]").evaluate("d => d.open = true");
+        other.locator("[data-path='$.array.setback']").fill("9 ft");
+        other.locator("[data-path='$.array.setback']").blur();
+        assertThat(other.locator("#banner")).containsText("is not in this job any more");
+        assertThat(design().job().document()).isEqualTo(before);
+        other.close();
+    }
 }

@@ -64,6 +64,9 @@ final class ShadeFigures {
                         Term.computed("day", "its shade by the hour", "see there", "shade/" + thing.id()));
             }
         }
+        if (design.roof().arrays().size() > 1) {
+            w.note("Rows of the other arrays on this roof do not shade here.");
+        }
         if (!all.isEmpty()) {
             double[] year = shade.yearShare();
             int worst = all.stream()

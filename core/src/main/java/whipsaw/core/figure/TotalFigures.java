@@ -356,7 +356,11 @@ final class TotalFigures {
                         design.plan().bays().isEmpty()
                                 ? "No bays are known: a typical bay stands for them. Change the table where members carry less."
                                 : "Bays are judged beside it.")
-                .note("Walkways and gaps in the square count as roof that carries nothing.")
+                .note(
+                        design.roof().arrays().size() == 1
+                                ? "Walkways and gaps in the square count as roof that carries nothing."
+                                : "Walkways and gaps in the square count as roof that carries nothing. It lies along the rows of one array; a"
+                                        + " quarter of a module of another array counts wholly or not at all.")
                 .note(
                         "Snow, drift, wind and ponding are not in this load; members and deck are checked with them where they are entered.")
                 .build();

@@ -173,6 +173,7 @@ function swap(html) {
   const thing = active?.dataset?.obstruction ?? active?.dataset?.pin;
   const walkway = active?.dataset?.walkway;
   const typed = path && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
+  const picked = pickedText(active);
   const tape = document.getElementById("tape");
   const map = document.getElementById("planlist").hidden;
   const tapeText = tape && tape.value !== tape.defaultValue ? tape.value : null;
@@ -189,6 +190,7 @@ function swap(html) {
     if (again) {
       if (typed !== null) again.value = typed;
       again.focus({ preventScroll: true });
+      if (picked) again.setSelectionRange(...picked);
     }
   } else if (thing) {
     document.querySelector(`[data-obstruction="${CSS.escape(thing)}"], [data-pin="${CSS.escape(thing)}"]`)?.focus();
@@ -202,6 +204,11 @@ function swap(html) {
   if (!map) refreshList(slug());
   if (since) markSince(since);
   markAllRefused();
+}
+
+/** What is picked of the text of a field, from and to; null of anything else. */
+function pickedText(field) {
+  return field?.matches?.("input[data-path]") && field.selectionStart !== null ? [field.selectionStart, field.selectionEnd, field.selectionDirection] : null;
 }
 
 /** Parts of the entry stay open or shut as they are. */
@@ -219,6 +226,7 @@ function patch(fresh) {
   const held = active?.dataset?.path ?? "";
   const typed = held && active.value !== active.defaultValue && active.dataset.sent !== active.value ? active.value : null;
   const focus = ["obstruction", "pin", "walkway", "corner", "check", "figure"].map((k) => [k, active?.dataset?.[k]]).find(([, value]) => value);
+  const picked = pickedText(active);
   const figure = document.querySelector("#working article")?.dataset.figure;
   for (const name of ["revision", "rendering", "place"]) bench().dataset[name] = fresh.dataset[name] ?? "";
   stale = false;
@@ -238,6 +246,7 @@ function patch(fresh) {
     if (again && typed !== null) again.value = typed;
     if (focus?.[0] === "walkway") plan.focusWalkway(focus[1]);
     else again?.focus({ preventScroll: true });
+    if (again && picked) again.setSelectionRange(...picked);
   }
   if (figure) working.explain(figure, plan);
   if (!document.getElementById("planlist").hidden) refreshList(slug());

@@ -335,14 +335,17 @@ public final class DxfDrawing {
         }
         if (design.roof().arrays().size() > 1 && !layout.modules().isEmpty()) {
             ArrayLayout.Module first = layout.modules().get(0);
-            text("ARRAYS", frame.plan(first.s(), first.t() - textM * 1.5), textM, array.job().name());
+            text(
+                    "ARRAYS",
+                    frame.plan(first.s(), first.t() - textM * 1.5),
+                    textM,
+                    array.job().name());
         }
     }
 
     private void strings(ArrayDesign array) {
         ArrayLayout layout = array.layout();
-        for (Circuits.PvString s :
-                design.circuits().of(array.job().place()).strings()) {
+        for (Circuits.PvString s : design.circuits().of(array.job().place()).strings()) {
             List<Coordinate> points = new ArrayList<>();
             for (int i : s.modules()) {
                 ArrayLayout.Module m = layout.modules().get(i);

@@ -299,8 +299,7 @@ public class JobService {
             }
             Revision latest = latest(slug);
             // a change that makes no sense is told as such, whatever came first
-            List<DocumentPatch.Change> absolute =
-                    JobPaths.absolute(changes, seen(design(slug, latest)));
+            List<DocumentPatch.Change> absolute = JobPaths.absolute(changes, seen(design(slug, latest)));
             patched(latest.document(), absolute);
             List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
             if (!since.isEmpty() && clash(slug, asked.base(), latest, absolute)) {

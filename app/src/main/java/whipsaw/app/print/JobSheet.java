@@ -209,12 +209,16 @@ public record JobSheet(
         boolean several = design.roof().arrays().size() > 1;
         if (known) {
             facts.add(new Fact("Blocks", part(design, units, loads.ballastKg())));
-            facts.add(new Fact(several ? "All arrays on this roof" : "Whole array", Show.both(units, Dimension.MASS, loads.arrayKg())));
+            facts.add(new Fact(
+                    several ? "All arrays on this roof" : "Whole array",
+                    Show.both(units, Dimension.MASS, loads.arrayKg())));
             for (RoofLoads.LaidLine l : loads.laid()) {
                 facts.add(new Fact(l.name(), part(design, units, l.kg())));
             }
             facts.add(new Fact(
-                    several ? "Average over the arrays, walkways not counted" : "Average over the array, walkways not counted",
+                    several
+                            ? "Average over the arrays, walkways not counted"
+                            : "Average over the array, walkways not counted",
                     Show.both(units, Dimension.LOAD, loads.footprint().loadPa())));
             facts.add(new Fact("Average over the whole roof", Show.both(units, Dimension.LOAD, loads.wholeRoofPa())));
             if (loads.window() != null) {

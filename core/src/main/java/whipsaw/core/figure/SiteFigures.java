@@ -39,7 +39,7 @@ final class SiteFigures {
                     Term.given("h_dis", "", "", ((Site.EnSite) site.code()).displacement()),
                     Term.given("v_b0", "", "", site.wind()));
             return Working.of("site.qh", "Peak velocity pressure at roof height", answer)
-                    .steps(q.steps(terms, tables.en()))
+                    .steps(q.steps(terms))
                     .note("The wind speed is a 10-minute mean with a return period of 50 years; c_prob takes it to the"
                             + " period of the job. A ground snow load is typed for the period that is wanted.")
                     .note("Recommended values: the national annex in force decides.")
@@ -61,7 +61,7 @@ final class SiteFigures {
         if (q.input().edition().equals("7-22")) {
             w.note("7-22 writes K_d into the pressure equations; it is taken once, here.");
         }
-        return w.steps(q.steps(terms, tables.wind()))
+        return w.steps(q.steps(terms))
                 .note("The wind speed is a 3-second gust at strength level for risk category "
                         + ((Site.AsceSite) site.code()).riskCategory()
                         + "; there is no importance factor on wind.")

@@ -1,33 +1,50 @@
 package whipsaw.core.site;
 
-import static whipsaw.core.units.Show.significant;
-
 import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.table.WindTables;
-import whipsaw.core.units.Dimension;
-import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
-import whipsaw.core.units.UnitSystem;
-import whipsaw.core.working.Origin;
 import whipsaw.core.working.Step;
-import whipsaw.core.working.Term;
 import whipsaw.core.working.Terms;
 
 /**
  * Velocity pressure, ASCE 7-16 and 7-22 26.10.
  *
- * <p>The formula is dimensional; it is evaluated here in feet, miles per hour and pounds per square
+ * <p>The formula is dimensional; it is evaluated in feet, miles per hour and pounds per square
  * foot and the result converted, because the rounded SI constants differ by up to 0.1 %.
  *
  * @param input what it was computed from
- * @param kz exposure coefficient
- * @param ke ground elevation factor
- * @param pressurePa with the directionality factor
- * @param pressureWithoutKdPa the quantity 7-22 calls velocity pressure
+ * @param values of the symbols of the formulas
  */
-public record VelocityPressure(
-        Input input, WindTables.Exposure constants, double kz, double ke, double pressurePa, double pressureWithoutKdPa)
-        implements WindPressure {
+public record VelocityPressure(Input input, Values values) implements WindPressure {
+
+    private static final Formulas FORMULAS = Formulas.of("ASCE 7")
+            .in("C", "multiplier", Measured.NUMBER)
+            .in("z", "height above ground", Measured.FOOT)
+            .in("z_min", "lowest height of the profile", Measured.FOOT.digits(4))
+            .in("z_g", "gradient height", Measured.FOOT.digits(4))
+            .in("α", "power law exponent", Measured.NUMBER)
+            .let(
+                    "K_z",
+                    "exposure coefficient at the height",
+                    "{C} · (min(max({z}, {z_min}), {z_g}) / {z_g})^(2 / {α})",
+                    Measured.NUMBER,
+                    "Table 26.10-1")
+            .in("z_e", "ground elevation", Measured.FOOT)
+            .dimensional("K_e", "ground elevation factor", "exp(−0.0000362 · {z_e})", Measured.NUMBER, "26.9")
+            .in("K_zt", "topographic factor", Measured.NUMBER)
+            .in("K_d", "directionality factor", Measured.NUMBER.digits(3))
+            .in("V", "basic wind speed", Measured.MILE_PER_HOUR)
+            .dimensional(
+                    "q_h",
+                    "velocity pressure",
+                    "0.00256 · {K_z} · {K_zt} · {K_d} · {K_e} · {V}²",
+                    Measured.PSF,
+                    "Eq. 26.10-1 (psf, mph)")
+            .build();
 
     /** Lowest height of the profile in Chapter 29. */
     public static final double LOWEST_HEIGHT_M = 15 * 0.3048;
@@ -58,78 +75,47 @@ public record VelocityPressure(
     /** Computes it. The exposure and edition must be in the table. */
     public static VelocityPressure of(Input in, WindTables tables) {
         WindTables.Exposure c = tables.exposure(in.edition(), in.exposure());
-        double zFt = Unit.FOOT.fromSi(Math.max(in.heightM(), in.lowestHeightM()));
-        double part = Math.min(zFt, c.gradientHeightFt()) / c.gradientHeightFt();
-        double kz = c.multiplier() * Math.pow(part, 2 / c.alpha());
-        double ke = Math.exp(-0.0000362 * Unit.FOOT.fromSi(in.groundElevationM())); // 26.9
-        double speedMph = Unit.MILE_PER_HOUR.fromSi(in.speedMPerS());
-        double withoutKdPsf = 0.00256 * kz * in.kzt() * ke * speedMph * speedMph; // Eq. 26.10-1
-        Unit psf = Unit.POUND_PER_SQUARE_FOOT;
-        return new VelocityPressure(in, c, kz, ke, psf.toSi(withoutKdPsf * in.kd()), psf.toSi(withoutKdPsf));
+        From row = From.table(tables.exposureTable(), in.edition() + " exposure " + in.exposure());
+        Values values = FORMULAS.values()
+                .put("C", c.multiplier(), row)
+                .put("z", in.heightM())
+                .put("z_min", in.lowestHeightM(), From.rule("Chapter 29: 15 ft"))
+                .put("z_g", Unit.FOOT.toSi(c.gradientHeightFt()), row)
+                .put("α", c.alpha(), row)
+                .put("z_e", in.groundElevationM())
+                .put("K_zt", in.kzt())
+                .put("K_d", in.kd(), From.rule("Table 26.6-1, buildings and rooftop panels"))
+                .put("V", in.speedMPerS());
+        return new VelocityPressure(in, values.compute());
     }
 
-    /** The lines of its working. */
-    public List<Step> steps(Terms terms, WindTables tables) {
-        String table = input.edition() + " exposure " + input.exposure();
-        Unit ft = Unit.FOOT;
-        return List.of(
-                Step.of(
-                        "K_z",
-                        "exposure coefficient at the height",
-                        "{C} · (max({z}, {z_min}) / {z_g})^(2 / {α})",
-                        significant(kz, 4),
-                        "ASCE " + input.edition() + " Table 26.10-1",
-                        Term.data(
-                                "C",
-                                "multiplier, " + table,
-                                significant(constants.multiplier(), 4),
-                                Origin.TABLE,
-                                tables.exposureTable()),
-                        terms.term("z", "height above ground", significant(ft.fromSi(input.heightM()), 5) + " ft"),
-                        Term.byRule(
-                                "z_min",
-                                "lowest height of the profile",
-                                significant(ft.fromSi(input.lowestHeightM()), 4) + " ft",
-                                "Chapter 29: 15 ft"),
-                        Term.data(
-                                "z_g",
-                                "gradient height, " + table,
-                                significant(constants.gradientHeightFt(), 4) + " ft",
-                                Origin.TABLE,
-                                tables.exposureTable()),
-                        Term.data(
-                                "α",
-                                "power law exponent, " + table,
-                                significant(constants.alpha(), 4),
-                                Origin.TABLE,
-                                tables.exposureTable())),
-                Step.of(
-                        "K_e",
-                        "ground elevation factor",
-                        "exp(−0.0000362 · {z_e})",
-                        significant(ke, 4),
-                        "ASCE 7 26.9",
-                        terms.term(
-                                "z_e",
-                                "ground elevation",
-                                significant(ft.fromSi(input.groundElevationM()), 5) + " ft")),
-                Step.of(
-                        "q_h",
-                        "velocity pressure",
-                        "0.00256 · {K_z} · {K_zt} · {K_d} · {K_e} · {V}²",
-                        Show.both(UnitSystem.US, Dimension.LOAD, pressurePa),
-                        "ASCE 7 Eq. 26.10-1 (psf, mph)",
-                        Term.computed("K_z", "exposure coefficient", significant(kz, 4), null),
-                        terms.term("K_zt", "topographic factor", significant(input.kzt(), 4)),
-                        Term.byRule(
-                                "K_d",
-                                "directionality factor",
-                                significant(input.kd(), 3),
-                                "Table 26.6-1, buildings and rooftop panels"),
-                        Term.computed("K_e", "ground elevation factor", significant(ke, 4), null),
-                        terms.term(
-                                "V",
-                                "basic wind speed",
-                                significant(Unit.MILE_PER_HOUR.fromSi(input.speedMPerS()), 5) + " mph")));
+    /** Exposure coefficient. */
+    public double kz() {
+        return values.get("K_z");
+    }
+
+    /** Ground elevation factor. */
+    public double ke() {
+        return values.get("K_e");
+    }
+
+    /** With the directionality factor. */
+    @Override
+    public double pressurePa() {
+        return values.si("q_h");
+    }
+
+    /** The quantity 7-22 calls velocity pressure. */
+    public double pressureWithoutKdPa() {
+        return pressurePa() / input.kd();
+    }
+
+    /**
+     * The lines of its working.
+     *
+     * @param terms where {@code z}, {@code z_e}, {@code K_zt} and {@code V} come from
+     */
+    public List<Step> steps(Terms terms) {
+        return values.steps(terms);
     }
 }

@@ -211,11 +211,8 @@ class NetDemandTest {
         String uplift = figures.working("uplift/1-1").toString();
         assertThat(uplift).contains("c_net", "invented", "FM-0");
         assertThat(figures.working("site.qh").toString()).contains("4.3.2", "10-minute mean");
-        assertThat(((PeakPressure) d.site().wind())
-                        .steps(
-                                whipsaw.core.working.Terms.typed(),
-                                Jobs.SOLVER.tables().en()))
-                .hasSize(6);
+        assertThat(((PeakPressure) d.site().wind()).steps(whipsaw.core.working.Terms.typed()))
+                .hasSize(7);
         d.checks()
                 .forEach(c -> assertThat(figures.working(c.figure())).as(c.id()).isNotNull());
         assertThat(figures.sources()).anyMatch(s -> s.words().contains("FM-0"));

@@ -1,0 +1,73 @@
+package whipsaw.core.formula;
+
+import static whipsaw.core.units.Show.significant;
+
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+
+/**
+ * How a quantity of a formula is measured: the unit it is put in with, the powers of length, mass and time it has, and
+ * how it is shown.
+ *
+ * @param symbol of the unit as it is shown; empty of a plain number
+ * @param unit it is put in with; null where that is the SI unit itself
+ * @param length power of length
+ * @param mass power of mass
+ * @param time power of time
+ * @param digits significant digits shown
+ * @param both shown in both systems as this dimension, the one of {@code system} first; null for the unit alone
+ * @param system the group of formulas speaks
+ */
+public record Measured(
+        String symbol, Unit unit, int length, int mass, int time, int digits, Dimension both, UnitSystem system) {
+    /** A factor without a unit. */
+    public static final Measured NUMBER = new Measured("", null, 0, 0, 0, 4, null, null);
+    /** An angle in degrees, as the functions of angles take it. */
+    public static final Measured DEGREES = new Measured("°", null, 0, 0, 0, 4, null, null);
+
+    public static final Measured METRE = new Measured(" m", null, 1, 0, 0, 4, null, null);
+    public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 5, null, null);
+    public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 5, null, null);
+    public static final Measured MILE_PER_HOUR = new Measured(" mph", Unit.MILE_PER_HOUR, 1, 0, -1, 5, null, null);
+    public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 4, null, null);
+    /** A pressure in pascals, shown in kilopascals and pounds per square foot. */
+    public static final Measured PASCAL = new Measured(" Pa", null, -1, 1, -2, 4, Dimension.LOAD, UnitSystem.METRIC);
+    /** A pressure in pounds per square foot, shown in both systems. */
+    public static final Measured PSF =
+            new Measured(" psf", Unit.POUND_PER_SQUARE_FOOT, -1, 1, -2, 4, Dimension.LOAD, UnitSystem.US);
+
+    /** The same with more or fewer digits shown. */
+    public Measured digits(int n) {
+        return new Measured(symbol, unit, length, mass, time, n, both, system);
+    }
+
+    /** The same shown in its own unit alone. */
+    public Measured alone() {
+        return new Measured(symbol, unit, length, mass, time, digits, null, null);
+    }
+
+    /** Whether two have the same powers, so that they may be added. */
+    boolean goesWith(Measured other) {
+        return length == other.length && mass == other.mass && time == other.time;
+    }
+
+    /** A value in this unit, as a working shows it. */
+    String shown(double value) {
+        if (both != null) {
+            return Show.both(system, both, si(value));
+        }
+        return significant(value, digits) + symbol;
+    }
+
+    /** SI of a value in this unit. */
+    double si(double value) {
+        return unit == null ? value : unit.toSi(value);
+    }
+
+    /** A value in this unit of one in SI. */
+    double fromSi(double value) {
+        return unit == null ? value : unit.fromSi(value);
+    }
+}

@@ -2,6 +2,7 @@ package whipsaw.core.figure;
 
 import static whipsaw.core.units.Show.significant;
 
+import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
@@ -13,7 +14,9 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
+import whipsaw.core.working.Step;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Workings of the wind on a module and of the blocks of a position. */
@@ -33,6 +36,10 @@ final class HoldDownFigures {
         UnitSystem units = job.project().units();
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
         double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
+        Terms height = Terms.of(
+                Term.given("h", "", "", job.roof().height()),
+                Term.data("L_p", "", "", Origin.CATALOGUE, job.array().module().info()));
+        List<Step> factors = p.values().steps(height);
         return Working.of(
                         "uplift/" + demand.module().number(),
                         "Wind uplift on module " + demand.module().number(),
@@ -84,27 +91,7 @@ final class HoldDownFigures {
                                         + " ft²",
                                 Origin.CATALOGUE,
                                 job.array().module().info()))
-                .step(
-                        "L_b",
-                        "normalising length",
-                        "min(0.4 · √({h} · {W_L}), {h}, {W_S})",
-                        feet(p.lengthLbM()),
-                        "Fig. 29.4-7",
-                        Term.given(
-                                "h",
-                                "mean roof height",
-                                feet(s.meanRoofHeightM()),
-                                job.roof().height()),
-                        Term.computed("W_L", "long side", feet(s.longSideM()), null),
-                        Term.computed("W_S", "short side", feet(s.shortSideM()), null))
-                .step(
-                        "A_n",
-                        "normalised wind area",
-                        "1000 / max({L_b}, 15 ft)² · {A}",
-                        significant(p.normalisedAreaFt2(), 4) + " ft²",
-                        "Fig. 29.4-7",
-                        Term.computed("L_b", "normalising length", feet(p.lengthLbM()), null),
-                        Term.computed("A", "effective wind area", significant(areaFt2, 4) + " ft²", null))
+                .steps(p.area().steps(height))
                 .step(
                         "(GC_rn)_nom",
                         "nominal net coefficient, zone "
@@ -121,30 +108,7 @@ final class HoldDownFigures {
                                 significant(p.normalisedAreaFt2(), 4) + " ft²",
                                 Origin.TABLE,
                                 tables.wind().coefficientTable()))
-                .step(
-                        "γ_p",
-                        "parapet factor",
-                        "min(1.2, 0.9 + {h_pt} / {h})",
-                        significant(p.gammaP(), 4),
-                        CLAUSE,
-                        Term.given("h_pt", "highest parapet of the roof", feet(s.parapetM()), null),
-                        Term.given(
-                                "h",
-                                "mean roof height",
-                                feet(s.meanRoofHeightM()),
-                                job.roof().height()))
-                .step(
-                        "γ_c",
-                        "chord factor",
-                        "max(0.6 + 0.06 · {L_p}, 0.8), L_p in ft",
-                        significant(p.gammaC(), 4),
-                        CLAUSE,
-                        Term.data(
-                                "L_p",
-                                "panel chord",
-                                significant(Unit.FOOT.fromSi(s.chordM()), 4),
-                                Origin.CATALOGUE,
-                                job.array().module().info()))
+                .steps(factors.subList(0, 2))
                 .step(
                         "γ_E",
                         "array edge factor: " + edgeWords(demand, s, units),
@@ -153,21 +117,7 @@ final class HoldDownFigures {
                         CLAUSE,
                         Term.computed(
                                 "reach", "reach of the factor", feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()), null))
-                .step(
-                        "p",
-                        "uplift, normal to the module, strength level",
-                        "{q_h} · {γ_p} · {γ_c} · {γ_E} · {(GC_rn)_nom}",
-                        answer,
-                        "ASCE 7-16 Eq. 29.4-5, 29.4-6",
-                        Term.computed(
-                                "q_h",
-                                "velocity pressure",
-                                significant(Unit.POUND_PER_SQUARE_FOOT.fromSi(s.velocityPressurePa()), 5) + " psf",
-                                "site.qh"),
-                        Term.computed("γ_p", "parapet factor", significant(p.gammaP(), 4), null),
-                        Term.computed("γ_c", "chord factor", significant(p.gammaC(), 4), null),
-                        Term.computed("γ_E", "edge factor", significant(p.gammaE(), 2), null),
-                        Term.computed("(GC_rn)_nom", "nominal coefficient", significant(p.nominal(), 4), null))
+                .steps(factors.subList(3, 4))
                 .note("Downward the same without the edge factor: "
                         + Show.both(units, Dimension.LOAD, p.downPa())
                         + ".")

@@ -8,7 +8,8 @@ import java.util.regex.Pattern;
 
 /**
  * A formula as it is printed, compiled: numbers, symbols in braces, {@code + − · / ^ ²}, {@code ½}, parentheses,
- * {@code max min √ exp ln cos sin tan atan}. Angles are degrees.
+ * {@code max min √ exp ln cos sin tan atan}. Angles are degrees. A number may carry {@code ft} where the symbols beside it
+ * are in feet.
  */
 final class Expression {
     private static final Pattern NUMBER = Pattern.compile("[0-9]+(?:\\.[0-9]+)?");
@@ -146,7 +147,9 @@ final class Expression {
         }
         at = m.end();
         double number = Double.parseDouble(m.group());
-        return new Part(v -> number, Measured.NUMBER);
+        boolean feet = text.startsWith(" ft", at);
+        at += feet ? " ft".length() : 0;
+        return new Part(v -> number, feet ? Measured.FOOT : Measured.NUMBER);
     }
 
     private Part symbol() {

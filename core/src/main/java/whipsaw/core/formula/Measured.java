@@ -29,6 +29,7 @@ public record Measured(
 
     public static final Measured METRE = new Measured(" m", null, 1, 0, 0, 4, null, null);
     public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 5, null, null);
+    public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 4, null, null);
     public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 5, null, null);
     public static final Measured MILE_PER_HOUR = new Measured(" mph", Unit.MILE_PER_HOUR, 1, 0, -1, 5, null, null);
     public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 4, null, null);

@@ -3,6 +3,10 @@ package whipsaw.core.holddown;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.table.WindTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Unit;
@@ -51,30 +55,50 @@ public final class TiltedArray {
         }
     }
 
+    private static final Formulas AREA = Formulas.of("ASCE 7-16")
+            .in("h", "mean roof height", Measured.FOOT)
+            .in("W_L", "long side", Measured.FOOT)
+            .in("W_S", "short side", Measured.FOOT)
+            .let("L_b", "normalising length", "min(0.4 · √({h} · {W_L}), {h}, {W_S})", Measured.FOOT, "Fig. 29.4-7")
+            .in("A", "effective wind area", Measured.SQUARE_FOOT)
+            .dimensional(
+                    "A_n",
+                    "normalised wind area",
+                    "1000 / max({L_b}, 15 ft)² · {A}",
+                    Measured.SQUARE_FOOT,
+                    "Fig. 29.4-7")
+            .build();
+
+    private static final Formulas PRESSURE = Formulas.of("ASCE 7-16")
+            .in("h_pt", "highest parapet of the roof", Measured.FOOT)
+            .in("h", "mean roof height", Measured.FOOT)
+            .let("γ_p", "parapet factor", "min(1.2, 0.9 + {h_pt} / {h})", Measured.NUMBER, "29.4.3")
+            .in("L_p", "panel chord", Measured.FOOT.digits(4))
+            .dimensional("γ_c", "chord factor", "max(0.6 + 0.06 · {L_p}, 0.8)", Measured.NUMBER, "29.4.3")
+            .in("γ_E", "array edge factor", Measured.NUMBER.digits(2))
+            .in("(GC_rn)_nom", "nominal coefficient", Measured.NUMBER)
+            .in("q_h", "velocity pressure", Measured.PSF.alone().digits(5))
+            .let(
+                    "down",
+                    "towards the roof",
+                    "{q_h} · {γ_p} · {γ_c} · {(GC_rn)_nom}",
+                    Measured.PSF,
+                    "Eq. 29.4-5, 29.4-6")
+            .let(
+                    "p",
+                    "uplift, normal to the module, strength level",
+                    "{q_h} · {γ_p} · {γ_c} · {γ_E} · {(GC_rn)_nom}",
+                    Measured.PSF,
+                    "Eq. 29.4-5, 29.4-6")
+            .build();
+
     /**
      * Net pressures of one panel with every factor.
      *
-     * @param lengthLbM normalising length
-     * @param normalisedAreaFt2 normalised wind area (a number of square feet by definition)
-     * @param gammaP parapet factor
-     * @param gammaC chord factor
-     * @param gammaE array edge factor for uplift
-     * @param nominal coefficient from the curves
-     * @param upliftPa normal to the panel, away from the roof
-     * @param downPa normal to the panel, towards the roof
+     * @param area values on the way to the normalised wind area
+     * @param values of the factors and pressures
      */
-    public record Pressure(
-            Setting setting,
-            String zone,
-            double lengthLbM,
-            double normalisedAreaFt2,
-            double gammaP,
-            double gammaC,
-            double gammaE,
-            double nominal,
-            double upliftPa,
-            double downPa)
-            implements PanelPressure {
+    public record Pressure(Setting setting, String zone, Values area, Values values) implements PanelPressure {
 
         @Override
         public double tiltDeg() {
@@ -86,35 +110,79 @@ public final class TiltedArray {
             return setting.effectiveAreaM2();
         }
 
+        /** Normalising length L_b. */
+        public double lengthLbM() {
+            return area.si("L_b");
+        }
+
+        /** Normalised wind area, a number of square feet by definition. */
+        public double normalisedAreaFt2() {
+            return area.get("A_n");
+        }
+
+        /** Parapet factor. */
+        public double gammaP() {
+            return values.get("γ_p");
+        }
+
+        /** Chord factor. */
+        public double gammaC() {
+            return values.get("γ_c");
+        }
+
+        /** Array edge factor for uplift. */
+        public double gammaE() {
+            return values.get("γ_E");
+        }
+
+        /** Coefficient from the curves. */
+        public double nominal() {
+            return values.get("(GC_rn)_nom");
+        }
+
+        /** Normal to the panel, away from the roof. */
+        @Override
+        public double upliftPa() {
+            return values.si("p");
+        }
+
+        /** Normal to the panel, towards the roof. */
+        @Override
+        public double downPa() {
+            return values.si("down");
+        }
+
         @Override
         public double edgeFactor() {
-            return gammaE;
+            return gammaE();
         }
 
         public double coefficientUp() {
-            return gammaP * gammaC * gammaE * nominal;
+            return gammaP() * gammaC() * gammaE() * nominal();
         }
 
         public double coefficientDown() {
-            return gammaP * gammaC * nominal;
+            return gammaP() * gammaC() * nominal();
         }
     }
 
     /** Computes the pressures of a panel in a zone ({@code 1}, {@code 2} or {@code 3}). */
     public static Pressure pressure(Setting s, String zone, boolean edgeFactorActs, WindTables tables) {
-        double hFt = Unit.FOOT.fromSi(s.meanRoofHeightM());
-        double longFt = Unit.FOOT.fromSi(s.longSideM());
-        double lbFt = Math.min(Math.min(0.4 * Math.sqrt(hFt * longFt), hFt), Unit.FOOT.fromSi(s.shortSideM()));
-        double base = Math.max(lbFt, 15); // Fig. 29.4-7
-        double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
-        double normalisedFt2 = 1000 / (base * base) * areaFt2;
-        double gammaP = Math.min(1.2, 0.9 + s.parapetM() / s.meanRoofHeightM());
-        double gammaC = Math.max(0.6 + 0.06 * Unit.FOOT.fromSi(s.chordM()), 0.8);
-        double gammaE = edgeFactorActs ? EDGE_FACTOR : 1.0;
-        double nominal = tables.gcrnNominal(zone, s.tiltDeg(), normalisedFt2);
-        double downPa = s.velocityPressurePa() * gammaP * gammaC * nominal;
-        return new Pressure(
-                s, zone, Unit.FOOT.toSi(lbFt), normalisedFt2, gammaP, gammaC, gammaE, nominal, downPa * gammaE, downPa);
+        Values area = AREA.values()
+                .put("h", s.meanRoofHeightM())
+                .put("W_L", s.longSideM(), From.figure(null))
+                .put("W_S", s.shortSideM(), From.figure(null))
+                .put("A", s.effectiveAreaM2(), From.figure(null))
+                .compute();
+        Values values = PRESSURE.values()
+                .put("h_pt", s.parapetM())
+                .put("h", s.meanRoofHeightM())
+                .put("L_p", s.chordM())
+                .put("γ_E", edgeFactorActs ? EDGE_FACTOR : 1.0, From.figure(null))
+                .put("(GC_rn)_nom", tables.gcrnNominal(zone, s.tiltDeg(), area.get("A_n")), From.figure(null))
+                .put("q_h", s.velocityPressurePa(), From.figure("site.qh"))
+                .compute();
+        return new Pressure(s, zone, area, values);
     }
 
     /**

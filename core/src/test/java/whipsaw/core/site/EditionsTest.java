@@ -118,7 +118,7 @@ class EditionsTest {
         // steeper than 0.5: K_1 at 0.5, L_h becomes 2 H
         Topography steep = hill("escarpment", "D", 40, 50, 0, 0);
         assertThat(steep.factor()).isCloseTo(Math.pow(1 + 0.95 * 0.5, 2), within(1e-12));
-        assertThat(steep.steps()).hasSize(5);
+        assertThat(steep.steps()).hasSize(6);
     }
 
     @ParameterizedTest

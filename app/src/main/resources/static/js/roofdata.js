@@ -5,6 +5,30 @@ function unpack(pairs) {
   return list;
 }
 
+/** Things in the coordinates of the rows, found by the cell they have their point in. */
+class Cells {
+  constructor(items, [wide, deep]) {
+    this.size = [wide, deep];
+    this.cells = new Map();
+    items.forEach((item, i) => {
+      const key = this.key(item.s, item.t);
+      if (!this.cells.has(key)) this.cells.set(key, []);
+      this.cells.get(key).push(i);
+    });
+  }
+
+  key(s, t, ds = 0, dt = 0) {
+    return (Math.floor(s / this.size[0]) + ds) * 1e6 + Math.floor(t / this.size[1]) + dt;
+  }
+
+  /** Numbers of those whose points lie in the cell of a place or in one beside it. */
+  near(s, t) {
+    const found = [];
+    for (let ds = -1; ds <= 1; ds++) for (let dt = -1; dt <= 1; dt++) found.push(...(this.cells.get(this.key(s, t, ds, dt)) ?? []));
+    return found.sort((a, b) => a - b);
+  }
+}
+
 export class RoofData {
   constructor(text) {
     Object.assign(this, JSON.parse(text));
@@ -26,6 +50,8 @@ export class RoofData {
       const k = `${this.prefix}${places[i] + i + 1}`;
       return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i], mark: mark[i] };
     });
+    this.moduleCells = new Cells(this.modules, this.size);
+    this.positionCells = new Cells(this.positions, this.size);
   }
 
   inRows({ x, y }) {
@@ -60,13 +86,15 @@ export class RoofData {
   moduleAt(p) {
     const { s, t } = this.inRows(p);
     const [along, depth] = this.size;
-    return this.modules.findIndex((m) => s >= m.s && s <= m.s + along && t >= m.t && t <= m.t + depth);
+    const inside = (m) => s >= m.s && s <= m.s + along && t >= m.t && t <= m.t + depth;
+    return this.moduleCells.near(s, t).find((i) => inside(this.modules[i])) ?? -1;
   }
 
   moduleOf(position) {
     const p = this.positions[position];
     const [along, depth] = this.size;
-    return this.modules.find((m) => Math.abs(m.s + along / 2 - p.s) <= along * 0.51 && Math.abs(m.t + depth / 2 - p.t) <= depth * 0.51);
+    const under = (m) => Math.abs(m.s + along / 2 - p.s) <= along * 0.51 && Math.abs(m.t + depth / 2 - p.t) <= depth * 0.51;
+    return this.modules[this.moduleCells.near(p.s - along / 2, p.t - depth / 2).find((i) => under(this.modules[i]))];
   }
 
   positionAt(p) {
@@ -74,7 +102,8 @@ export class RoofData {
     const [along, depth] = this.size;
     let best = -1;
     let least = along;
-    this.positions.forEach((q, i) => {
+    this.positionCells.near(s, t).forEach((i) => {
+      const q = this.positions[i];
       const d = Math.hypot(q.s - s, q.t - t);
       if (Math.abs(q.s - s) <= along / 2 && Math.abs(q.t - t) <= depth / 2 && d < least) {
         least = d;

@@ -359,8 +359,8 @@ public record JobSheet(
             }
             Topography hill = design.site().topography();
             if (hill != null) {
-                list.add("The building stands on a " + hill.hill().shape() + ": K_zt " + Show.number(hill.factor(), 3)
-                        + " by 26.8.");
+                list.add("The building stands on a " + asce.ground().hill().shape() + ": K_zt "
+                        + Show.number(hill.factor(), 3) + " by 26.8.");
             }
         } else if (job.site().code() instanceof Site.EnSite site) {
             list.add("Wind speed is a 10-minute mean with a return period of 50 years, used for "

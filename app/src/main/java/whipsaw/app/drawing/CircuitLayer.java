@@ -11,6 +11,8 @@ import whipsaw.core.structure.LaidLoads;
 
 /** Strings as they are laid, and the AC run with its ends. */
 final class CircuitLayer {
+    private static final String INVERTERS = "inverters";
+
     private final Design design;
     private final ArrayLayout layout;
     private final Svg svg;
@@ -69,6 +71,27 @@ final class CircuitLayer {
         }
     }
 
+    /** What the AC run begins at, named where a place beside it is free. */
+    void runNames(LabelRoom room) {
+        double half = textM * 0.6;
+        Corner first = design.job().electrical().run().points().get(0);
+        Coordinate from = new Coordinate(first.x().si(), first.y().si());
+        svg.open("g", "class=\"layer-run\"");
+        String label = "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
+        double size = textM * 0.72;
+        double wide = LabelRoom.text(0, 0, size, INVERTERS, 0).getWidth() / 2 + half * 1.3;
+        double[][] places = {
+            {0, -half - textM * 0.75}, {0, half + textM * 0.3}, {-wide, -size * 0.3}, {wide, -size * 0.3}
+        };
+        for (double[] p : places) {
+            if (room.takeIfFree(LabelRoom.text(from.x + p[0], from.y + p[1], size, INVERTERS, 0.5))) {
+                svg.text(label, from.x + p[0], from.y + p[1], INVERTERS);
+                break;
+            }
+        }
+        svg.close("g");
+    }
+
     void run() {
         svg.open("g", "class=\"layer-run\"");
         List<Coordinate> points = new ArrayList<>();
@@ -82,8 +105,6 @@ final class CircuitLayer {
         double half = textM * 0.6;
         Coordinate from = points.get(0);
         PlanDrawing.rect(svg, "inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
-        String label = "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(textM * 0.72) + "\"";
-        svg.text(label, from.x, from.y - half - textM * 0.75, "inverters");
         Coordinate to = points.get(points.size() - 1);
         svg.raw("<circle class=\"connection\" cx=\""
                 + Svg.u(to.x)

@@ -35,16 +35,17 @@ final class DimensionLayer {
     }
 
     /** Outside every edge: its number, length and parapet. */
-    void edges() {
+    /** Edges with their sizes, whose places are taken from other labels. */
+    void edges(LabelRoom room) {
         svg.open("g", "class=\"layer-dims\"");
         for (RoofPlan.Edge e : plan.edges()) {
-            edge(e);
+            edge(e, room);
         }
         svg.close("g");
     }
 
     /** Edges too short for their own number have their length in the list of the drawing only. */
-    private void edge(RoofPlan.Edge e) {
+    private void edge(RoofPlan.Edge e, LabelRoom room) {
         if (e.lengthM() < textM * 1.2 && plan.edges().size() > MANY_EDGES) {
             return;
         }
@@ -62,6 +63,7 @@ final class DimensionLayer {
         if (e.lengthM() < textM * 9) {
             words = String.valueOf(e.number());
         }
+        take(room, at, angle, textM, words);
         turned(at, angle, "middle", textM, words);
     }
 
@@ -185,7 +187,8 @@ final class DimensionLayer {
     }
 
     /** From the roof edge to the first module, along the rows and across them: where the crew begins. */
-    void setOut() {
+    /** What the first module is set out from, whose sizes take their places from smaller labels. */
+    void setOut(LabelRoom room) {
         ArrayLayout layout = design.layout();
         if (layout.modules().isEmpty()) {
             return;
@@ -196,17 +199,19 @@ final class DimensionLayer {
         toEdge(
                 layout.frame().plan(first.s(), middleT),
                 -layout.frame().alongX(),
-                -layout.frame().alongY());
+                -layout.frame().alongY(),
+                room);
         double middleS = first.s() + layout.alongM() / 2;
         toEdge(
                 layout.frame().plan(middleS, first.t()),
                 layout.frame().alongY(),
-                -layout.frame().alongX());
+                -layout.frame().alongX(),
+                room);
         svg.close("g");
     }
 
     /** A dimension from a point to the outer edge of the roof in a direction. */
-    private void toEdge(Coordinate from, double dx, double dy) {
+    private void toEdge(Coordinate from, double dx, double dy, LabelRoom room) {
         double far = plan.longSideM() * 2;
         Geometry ray = plan.outline()
                 .getFactory()
@@ -227,6 +232,14 @@ final class DimensionLayer {
         Coordinate at = new Coordinate(
                 (from.x + end.x) / 2 + (upright ? -size * 0.35 : 0),
                 (from.y + end.y) / 2 + (upright ? 0 : size * 0.35));
-        turned(at, angle, "middle", size, Show.in(units, Dimension.ROOF_LENGTH, from.distance(end)));
+        String words = Show.in(units, Dimension.ROOF_LENGTH, from.distance(end));
+        take(room, at, angle, size, words);
+        turned(at, angle, "middle", size, words);
+    }
+
+    private static void take(LabelRoom room, Coordinate at, double angle, double size, String words) {
+        Envelope box = LabelRoom.text(0, 0, size, words, 0.5);
+        room.take(
+                LabelRoom.turned(new Coordinate(at.x, at.y + box.centre().y), box.getWidth(), box.getHeight(), angle));
     }
 }

@@ -110,8 +110,9 @@ public final class PlanDrawing {
         ReactionLayer reactions =
                 new ReactionLayer(design, svg, PaperScale.of(design, sheet).oneTo() * REACTION_TEXT_M);
         reactions.draw();
-        dimensions.edges();
-        frame.scaleBar();
+        LabelRoom room = new LabelRoom();
+        dimensions.edges(room);
+        frame.scaleBar(room);
         frame.north();
         return new Reactions(svg.close("svg").toString(), reactions.told());
     }
@@ -196,7 +197,8 @@ public final class PlanDrawing {
         if (style == Style.OWN) {
             svg.raw("<style>" + PaperPens.at(PaperScale.of(design, sheet)) + "</style>");
         }
-        ZoneLayer zones = new ZoneLayer(design, svg, textM, paper(), paper());
+        LabelRoom room = LabelRoom.of(design, textM);
+        ZoneLayer zones = new ZoneLayer(design, svg, textM, paper(), paper(), room);
         zones.patterns();
         RoofLayer roof = new RoofLayer(design, svg, textM, paper());
         DimensionLayer dimensions = new DimensionLayer(design, svg, textM);
@@ -228,10 +230,15 @@ public final class PlanDrawing {
             part(named, "strings", circuits::strings);
         }
         part(named, "ac-run", circuits::run);
-        part(named, "set-down-places", () -> SetDownLayer.draw(design, svg, textM));
-        part(named, "dimensions", dimensions::edges);
-        part(named, "setting-out", dimensions::setOut);
+        part(named, "set-down-places", () -> SetDownLayer.draw(design, svg));
+        // what has to be read is named first, small labels take what is left
+        part(named, "dimensions", () -> dimensions.edges(room));
+        part(named, "setting-out", () -> dimensions.setOut(room));
         part(named, "zone-names", zones::names);
+        part(named, "small-names", () -> {
+            circuits.runNames(room);
+            SetDownLayer.names(design, svg, textM, room);
+        });
         part(named, "face-names", faces::names);
         part(named, "survey", () -> survey.seen(box));
         part(named, "cable-routes", survey::ways);
@@ -240,7 +247,7 @@ public final class PlanDrawing {
             part(named, "marks", this::marks);
         }
         part(named, "sheet", () -> {
-            frame.scaleBar();
+            frame.scaleBar(room);
             frame.north();
         });
         if (!paper()) {
@@ -287,7 +294,7 @@ public final class PlanDrawing {
     public static String zones(Design design) {
         Svg out = new Svg();
         out.open("svg", "xmlns=\"http://www.w3.org/2000/svg\"");
-        ZoneLayer zones = new ZoneLayer(design, out, textM(design), false, true);
+        ZoneLayer zones = new ZoneLayer(design, out, textM(design), false, true, LabelRoom.of(design, textM(design)));
         zones.shapes();
         zones.names();
         return out.close("svg").toString();

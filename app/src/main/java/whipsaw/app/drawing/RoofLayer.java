@@ -105,8 +105,7 @@ final class RoofLayer {
             if (o.conduct().exhaust() != null) {
                 exhaust(o, x + w / 2, y + h / 2);
             }
-            double size = Math.max(
-                    0.3, Math.min(textM * 0.72, (w + 2 * c) * 2 / (o.name().length() + 1)));
+            double size = nameSize(o, textM);
             svg.text(
                     "class=\"name\" text-anchor=\"middle\" font-size=\"" + Svg.u(size) + "\"",
                     x + w / 2,
@@ -115,6 +114,12 @@ final class RoofLayer {
             svg.close("g");
         }
         svg.close("g");
+    }
+
+    /** Height of the name of a thing: no wider than the place it keeps clear, as far as it can still be read. */
+    static double nameSize(Obstruction o, double textM) {
+        double wide = RoofPlan.footprint(o).getEnvelopeInternal().getWidth() + 2 * ObstructionKinds.clearM(o);
+        return Math.max(0.3, Math.min(textM * 0.72, wide * 2 / (o.name().length() + 1)));
     }
 
     /** The way an exhaust drifts, as far as three times the text. */

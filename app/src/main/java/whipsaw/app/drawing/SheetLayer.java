@@ -1,5 +1,6 @@
 package whipsaw.app.drawing;
 
+import java.util.Arrays;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -24,20 +25,29 @@ final class SheetLayer {
         this.box = box;
     }
 
-    void scaleBar() {
+    /** At the lower left; as low as it can be where the size of an edge stands there. */
+    void scaleBar(LabelRoom room) {
         boolean us = design.job().project().units() == UnitSystem.US;
         svg.open("g", "class=\"layer-sheet\"");
-        double barM = us ? 30 * 0.3048 : 10;
+        double unit = us ? 0.3048 : 1;
+        double most = design.plan().longSideM() * 0.3 / unit;
+        double bar = Arrays.stream(us ? new double[] {30, 20, 10, 4} : new double[] {10, 5, 2, 1})
+                .filter(b -> b <= most)
+                .findFirst()
+                .orElse(1);
+        double barM = bar * unit;
         double x = box.getMinX() + textM * 0.8;
-        double y = box.getMinY() + textM * 0.5;
         double h = textM * 0.25;
+        double size = textM * 0.8;
+        String words = Show.number(bar, 0) + (us ? " ft" : " m");
+        double wide = barM + textM * 0.4 + LabelRoom.text(0, 0, size, words, 0).getWidth();
+        double y = box.getMinY() + textM * 0.5;
+        if (!room.takeIfFree(new Envelope(x, x + wide, y, y + size))) {
+            y = box.getMinY() + textM * 0.05;
+        }
         PlanDrawing.rect(svg, "bar", x, y, barM / 2, h, 0);
         PlanDrawing.rect(svg, "bar open", x + barM / 2, y, barM / 2, h, 0);
-        svg.text(
-                "class=\"dimtext\" font-size=\"" + Svg.u(textM * 0.8) + "\"",
-                x + barM + textM * 0.4,
-                y - h * 0.1,
-                us ? "30 ft" : "10 m");
+        svg.text("class=\"dimtext\" font-size=\"" + Svg.u(size) + "\"", x + barM + textM * 0.4, y - h * 0.1, words);
         svg.close("g");
     }
 

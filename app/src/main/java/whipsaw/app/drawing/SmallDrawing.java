@@ -27,7 +27,7 @@ public final class SmallDrawing {
         svg.open(
                 "svg",
                 "class=\"stamp\" role=\"img\" aria-label=\"Roof with "
-                        + design.layout().modules().size()
+                        + design.roof().modules()
                         + " modules\" viewBox=\"" + Svg.u(box.getMinX()) + " " + Svg.u(-box.getMaxY()) + " "
                         + Svg.u(box.getWidth()) + " "
                         + Svg.u(box.getHeight()) + "\" xmlns=\"http://www.w3.org/2000/svg\"");
@@ -46,6 +46,13 @@ public final class SmallDrawing {
                             frame.plan(run.to(), t),
                             frame.plan(run.to(), t + layout.depthM()),
                             frame.plan(run.from(), t + layout.depthM()))));
+        }
+        StringBuilder others = new StringBuilder();
+        design.roof().arrays().stream().filter(a -> a != design.array()).forEach(a -> a.layout()
+                .runCorners()
+                .forEach(c -> others.append(Svg.ring(List.of(c).subList(0, 4)))));
+        if (!others.isEmpty()) {
+            svg.path("class=\"others\"", others.toString());
         }
         svg.path("class=\"modules\"", rows.toString());
         if (!here.isEmpty()) {

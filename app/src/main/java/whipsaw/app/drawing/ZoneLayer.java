@@ -26,7 +26,11 @@ final class ZoneLayer {
     /** Corners up to which zones are worked out while the drawing waits. */
     private static final int CORNERS_AT_ONCE = 40;
 
+    /** Width of a flag over its height. */
+    private static final double FLAG_WIDE = 3.3;
+
     private final Design design;
+    private final LabelRoom room;
     private final RoofPlan plan;
     private final ArrayLayout layout;
     private final Svg svg;
@@ -42,7 +46,8 @@ final class ZoneLayer {
      * @param patient whether the drawing waits for zones however long they take; else those of many
      *     corners that are not at hand are left for later
      */
-    ZoneLayer(Design design, Svg svg, double textM, boolean paper, boolean patient) {
+    ZoneLayer(Design design, Svg svg, double textM, boolean paper, boolean patient, LabelRoom room) {
+        this.room = room;
         this.design = design;
         this.plan = design.plan();
         this.layout = design.layout();
@@ -125,8 +130,11 @@ final class ZoneLayer {
             if (part.covers(part.getFactory().createPoint(at))) {
                 double angle = Math.toDegrees(
                         Math.atan2(-layout.frame().alongY(), layout.frame().alongX()));
-                flag(at, Math.min(textM, (band[3] - band[2]) * 0.9), PlanDrawing.readable(angle), name);
-                return List.of(name);
+                double size = Math.min(textM, (band[3] - band[2]) * 0.9);
+                if (room.takeIfFree(flagBox(at, size, angle))) {
+                    flag(at, size, PlanDrawing.readable(angle), name);
+                    return List.of(name);
+                }
             }
         }
         return List.of();
@@ -142,16 +150,18 @@ final class ZoneLayer {
                 Coordinate at = new Coordinate(
                         box.getMinX() + box.getWidth() * i / SAMPLES, box.getMinY() + box.getHeight() * k / SAMPLES);
                 Geometry point = area.shape().getFactory().createPoint(at);
-                double clear = area.shape().covers(point)
-                        ? Math.min(clearM(at), area.shape().getBoundary().distance(point))
-                        : -1;
+                boolean here = area.shape().covers(point) && room.free(flagBox(at, Math.max(0.3, textM * 0.4), 0));
+                double clear =
+                        here ? Math.min(clearM(at), area.shape().getBoundary().distance(point)) : -1;
                 if (clear > most) {
                     most = clear;
                     best = at;
                 }
             }
         }
-        flag(best, Math.max(0.3, Math.min(textM * 0.8, most)), 0, area.name());
+        double size = Math.max(0.3, Math.min(textM * 0.8, most));
+        room.take(flagBox(best, size, 0));
+        flag(best, size, 0, area.name());
     }
 
     /** Room for a name: its half width counts along the sheet, its half height across. */
@@ -197,12 +207,19 @@ final class ZoneLayer {
             }
         }
         double angle = Math.toDegrees(Math.atan2(e.from().y - e.to().y, e.to().x - e.from().x));
+        if (!room.takeIfFree(flagBox(at, size, angle))) {
+            return false;
+        }
         flag(at, size, PlanDrawing.readable(angle), name);
         return true;
     }
 
+    private static Envelope flagBox(Coordinate at, double sizeM, double angle) {
+        return LabelRoom.turned(at, sizeM * FLAG_WIDE, sizeM, angle);
+    }
+
     private void flag(Coordinate at, double sizeM, double angle, String zone) {
-        double width = sizeM * 3.3;
+        double width = sizeM * FLAG_WIDE;
         String words = "zone " + FaceWind.shown(zone);
         svg.open(
                 "g",

@@ -223,7 +223,7 @@ class PlacesFlowTest extends ServedTest {
         other.locator("details[data-section=array]").evaluate("d => d.open = true");
         other.locator("[data-path='$.array.setback']").fill("9 ft");
         other.locator("[data-path='$.array.setback']").blur();
-        assertThat(other.locator("#banner")).containsText("is not in this job any more");
+        assertThat(other.locator("body")).containsText("is not in this job any more");
         assertThat(design().job().document()).isEqualTo(before);
         other.close();
     }

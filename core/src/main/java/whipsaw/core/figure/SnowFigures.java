@@ -21,6 +21,7 @@ import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Working of the uniform snow on the roof. */
@@ -136,6 +137,14 @@ final class SnowFigures {
                                 Show.both(units, Dimension.ROOF_LENGTH, d.aboveM()),
                                 null));
             }
+        }
+        if (worst.asce() != null) {
+            w.note("The lines at the end are those of the highest one, at " + worst.name() + ".");
+            w.steps(worst.asce()
+                    .steps(Terms.of(
+                            Term.computed("p_g", "", "", "site.snow"),
+                            Term.computed("p_f", "", "", "site.snow"),
+                            Term.byRule("F", "", "", "0.75 of a parapet, of plant and of rows"))));
         }
         return w.note(
                         "The snow comes over the whole roof square to a parapet, and over the building's longer side to a thing: on the safe side. Things narrower than 15 ft make none by ASCE 7-16 7.8.")

@@ -32,6 +32,9 @@ public record Measured(
     public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 4, null, null);
     public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 5, null, null);
     public static final Measured MILE_PER_HOUR = new Measured(" mph", Unit.MILE_PER_HOUR, 1, 0, -1, 5, null, null);
+    /** A density in pounds per cubic foot, for formulas of a code that gives it so. */
+    public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 3, null, null);
+
     public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 4, null, null);
     /** A pressure in pascals, shown in kilopascals and pounds per square foot. */
     public static final Measured PASCAL = new Measured(" Pa", null, -1, 1, -2, 4, Dimension.LOAD, UnitSystem.METRIC);

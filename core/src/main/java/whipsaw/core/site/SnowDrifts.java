@@ -153,9 +153,8 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
 
     private static double weight(SnowLoad snow, CodeTables tables) {
         if (snow instanceof AsceSnow asce) {
-            Unit psf = Unit.POUND_PER_SQUARE_FOOT;
-            double pcf = AsceDrift.densityPcf(psf.fromSi(asce.input().groundPa()), tables.drift());
-            return psf.toSi(pcf) / Unit.FOOT.toSi(1);
+            double pcf = AsceDrift.densityPcf(asce.input().groundPa(), tables.drift());
+            return Unit.POUND_PER_SQUARE_FOOT.toSi(pcf) / Unit.FOOT.toSi(1);
         }
         return snow instanceof EnSnow ? 1000 * tables.en().recommended("snow_weight_kN_per_m3") : Double.NaN;
     }

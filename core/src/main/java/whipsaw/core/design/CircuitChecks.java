@@ -6,6 +6,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.circuit.TrackerCurrent;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
 import whipsaw.core.run.ConductorSizing;
@@ -146,24 +147,23 @@ final class CircuitChecks {
                 "limit set in the job",
                 "total.ratio",
                 "add an inverter"));
-        double short_ =
-                design.strings().mostParallel() * job.array().module().isc().si();
+        int parallel = design.strings().mostParallel();
+        TrackerCurrent current =
+                TrackerCurrent.of(parallel, job.array().module().isc().si());
         double limit = job.electrical().inverter().trackerShortCircuit().si();
         checks.add(Check.compare(
                 "inverters.short-circuit",
                 "Short-circuit current of a tracker",
-                text(Dimension.CURRENT, 1.25 * short_),
+                text(Dimension.CURRENT, current.mostA()),
                 text(Dimension.CURRENT, limit),
-                1.25 * short_ / limit,
-                Place.of(design.strings().mostParallel() + " strings in parallel"),
+                current.mostA() / limit,
+                Place.of(parallel + " strings in parallel"),
                 "NEC 690.8(A)(1), maker's limit",
                 "strings.current",
                 "put fewer strings on a tracker"));
-        double backFeed = 1.25
-                * (design.strings().mostParallel() - 1)
-                * job.array().module().isc().si();
+        double backFeed = current.backFeedA();
         double fuse = job.array().module().largestFuse().si();
-        if (Limits.above(backFeed, fuse) || design.strings().mostParallel() > 2) {
+        if (Limits.above(backFeed, fuse) || parallel > 2) {
             checks.add(Check.stated(
                     "strings.fuse",
                     "String fuses",

@@ -6,12 +6,14 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.circuit.StringLimits;
+import whipsaw.core.circuit.TrackerCurrent;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Site;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.run.Ampacity;
 import whipsaw.core.run.ConductorSizing;
+import whipsaw.core.run.ContinuousCurrent;
 import whipsaw.core.run.VoltageDrop;
 import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
@@ -21,6 +23,7 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Workings of strings and of the AC run. */
@@ -43,46 +46,16 @@ final class CircuitFigures {
         StringLimits s = design.strings().limits();
         ModuleType module = design.job().array().module();
         InverterType inverter = design.job().electrical().inverter();
+        Terms terms = Terms.of(
+                Term.data("V_oc", "", "", Origin.CATALOGUE, module.info()),
+                Term.data("β", "", "", Origin.CATALOGUE, module.info()),
+                Term.given("T_min", "", "", design.job().site().recordLow()),
+                Term.given("V_sys", "", "", design.job().electrical().systemLimit()),
+                Term.data("V_inv", "", "", Origin.CATALOGUE, inverter.info()));
         return Working.of("strings.longest", "Longest legal string", Show.count(s.longest(), "module"))
-                .step(
-                        "V_oc,cold",
-                        "open-circuit voltage at the record low",
-                        "{V_oc} · (1 + {β} / 100 · ({T_min} − 25 °C))",
-                        volts(s.coldVocV()),
-                        "NEC 690.7(A)(1)",
-                        Term.data("V_oc", "module", volts(s.input().vocV()), Origin.CATALOGUE, module.info()),
-                        Term.data(
-                                "β", "coefficient", s.input().vocPctPerC() + " %/°C", Origin.CATALOGUE, module.info()),
-                        Term.given(
-                                "T_min",
-                                "record low",
-                                celsius(s.input().recordLowC()),
-                                design.job().site().recordLow()))
-                .step(
-                        "V_lim",
-                        "lower of system and inverter limit",
-                        "min({V_sys}, {V_inv})",
-                        volts(s.limitV()),
-                        "NEC 690.7",
-                        Term.given(
-                                "V_sys",
-                                "system limit",
-                                volts(s.input().systemLimitV()),
-                                design.job().electrical().systemLimit()),
-                        Term.data(
-                                "V_inv",
-                                "inverter",
-                                volts(s.input().inverterLimitV()),
-                                Origin.CATALOGUE,
-                                inverter.info()))
-                .step(
-                        "N_max",
-                        "whole modules",
-                        "{V_lim} / {V_oc,cold}",
-                        s.longest() + " modules, " + volts(s.coldVoltageV(s.longest())),
-                        "rounded down",
-                        Term.computed("V_lim", "limit", volts(s.limitV()), null),
-                        Term.computed("V_oc,cold", "cold module", volts(s.coldVocV()), null))
+                .steps(s.longestSteps(terms))
+                .note("Rounded down to whole modules: a string of them has " + volts(s.coldVoltageV(s.longest()))
+                        + " at the record low.")
                 .note("Used: "
                         + design.strings().strings().size()
                         + " strings of "
@@ -98,67 +71,31 @@ final class CircuitFigures {
     static Working shortest(Design design) {
         StringLimits s = design.strings().limits();
         ModuleType module = design.job().array().module();
+        Terms terms = Terms.of(
+                Term.given("T_a", "", "", design.job().site().designHigh()),
+                Term.given("ΔT", "", "", null),
+                Term.data("V_mp", "", "", Origin.CATALOGUE, module.info()),
+                Term.data("γ", "", "", Origin.CATALOGUE, module.info()),
+                Term.data(
+                        "V_mppt",
+                        "",
+                        "",
+                        Origin.CATALOGUE,
+                        design.job().electrical().inverter().info()));
         return Working.of("strings.shortest", "Shortest working string", Show.count(s.shortest(), "module"))
-                .step(
-                        "T_c",
-                        "hot cell",
-                        "{T_a} + {ΔT}",
-                        celsius(s.hotCellC()),
-                        "",
-                        Term.given(
-                                "T_a",
-                                "design high",
-                                celsius(s.input().hotAmbientC()),
-                                design.job().site().designHigh()),
-                        Term.given("ΔT", "cell above ambient", celsius(s.input().cellRiseC()), null))
-                .step(
-                        "V_mp,hot",
-                        "working voltage of a hot module",
-                        "{V_mp} · (1 + {γ} / 100 · ({T_c} − 25 °C))",
-                        volts(s.hotVmpV()),
-                        "",
-                        Term.data("V_mp", "module", volts(s.input().vmpV()), Origin.CATALOGUE, module.info()),
-                        Term.data(
-                                "γ", "coefficient", s.input().vmpPctPerC() + " %/°C", Origin.CATALOGUE, module.info()),
-                        Term.computed("T_c", "hot cell", celsius(s.hotCellC()), null))
-                .step(
-                        "N_min",
-                        "whole modules",
-                        "{V_mppt} / {V_mp,hot}",
-                        Show.count(s.shortest(), "module"),
-                        "rounded up",
-                        Term.data(
-                                "V_mppt",
-                                "lower end of the tracking window",
-                                volts(s.input().trackerLowestV()),
-                                Origin.CATALOGUE,
-                                design.job().electrical().inverter().info()),
-                        Term.computed("V_mp,hot", "hot module", volts(s.hotVmpV()), null))
+                .steps(s.shortestSteps(terms))
+                .note("Rounded up to whole modules.")
                 .build();
     }
 
     static Working trackerCurrent(Design design) {
         ModuleType module = design.job().array().module();
-        double isc = module.isc().si();
-        int n = design.strings().mostParallel();
-        return Working.of("strings.current", "Current of a tracker", amps(1.25 * n * isc))
-                .step(
-                        "I_max",
-                        "maximum circuit current",
-                        "1.25 · {n} · {I_sc}",
-                        amps(1.25 * n * isc),
-                        "NEC 690.8(A)(1)",
-                        Term.computed("n", "strings in parallel", String.valueOf(n), null),
-                        Term.data("I_sc", "module", amps(isc), Origin.CATALOGUE, module.info()))
-                .step(
-                        "I_back",
-                        "back-feed into one string, against the largest fuse of the module, "
-                                + amps(module.largestFuse().si()),
-                        "({n} − 1) · 1.25 · {I_sc}",
-                        amps(Math.max(0, n - 1) * 1.25 * isc),
-                        "NEC 690.9(A)",
-                        Term.computed("n", "strings in parallel", String.valueOf(n), null),
-                        Term.data("I_sc", "module", amps(isc), Origin.CATALOGUE, module.info()))
+        TrackerCurrent c =
+                TrackerCurrent.of(design.strings().mostParallel(), module.isc().si());
+        return Working.of("strings.current", "Current of a tracker", amps(c.mostA()))
+                .steps(c.steps(Terms.of(Term.data("I_sc", "", "", Origin.CATALOGUE, module.info()))))
+                .note("What is fed back is held against the largest fuse of the module, "
+                        + amps(module.largestFuse().si()) + ".")
                 .build();
     }
 
@@ -247,13 +184,7 @@ final class CircuitFigures {
                                 volts(s.input().circuit().voltageV()),
                                 Origin.CATALOGUE,
                                 design.job().electrical().inverter().info()))
-                .step(
-                        "I_c",
-                        "continuous",
-                        "1.25 · {I}",
-                        amps(s.requiredA()),
-                        "NEC 705.28(B), 215.2(A)(1)",
-                        Term.computed("I", "current", current, null))
+                .steps(ContinuousCurrent.of(s.input().circuit().currentA()).steps())
                 .step(
                         "OCPD",
                         "next standard rating",

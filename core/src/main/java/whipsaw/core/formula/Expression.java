@@ -8,11 +8,12 @@ import java.util.regex.Pattern;
 
 /**
  * A formula as it is printed, compiled: numbers, symbols in braces, {@code + − · / ^ ²}, {@code ½}, parentheses,
- * {@code max min √ exp ln cos sin tan atan}. Angles are degrees. A number may carry {@code ft} where the symbols beside it
- * are in feet.
+ * {@code max min √ exp ln cos sin tan atan}. Angles are degrees. A number may carry {@code ft} or {@code °C} where the
+ * symbols beside it are in them.
  */
 final class Expression {
     private static final Pattern NUMBER = Pattern.compile("[0-9]+(?:\\.[0-9]+)?");
+    private static final List<Measured> UNITS = List.of(Measured.FOOT, Measured.CELSIUS);
     private static final String[] FUNCTIONS = {"max", "min", "√", "exp", "ln", "cos", "sin", "tan", "atan"};
 
     /** A part that gives a number from the values of all symbols. */
@@ -147,9 +148,13 @@ final class Expression {
         }
         at = m.end();
         double number = Double.parseDouble(m.group());
-        boolean feet = text.startsWith(" ft", at);
-        at += feet ? " ft".length() : 0;
-        return new Part(v -> number, feet ? Measured.FOOT : Measured.NUMBER);
+        for (Measured unit : UNITS) {
+            if (text.startsWith(unit.symbol(), at)) {
+                at += unit.symbol().length();
+                return new Part(v -> number, unit);
+            }
+        }
+        return new Part(v -> number, Measured.NUMBER);
     }
 
     private Part symbol() {
@@ -223,19 +228,23 @@ final class Expression {
     }
 
     private static Measured combined(Measured a, Measured b, int sign) {
-        return powers(a.length() + sign * b.length(), a.mass() + sign * b.mass(), a.time() + sign * b.time());
+        return powers(
+                a.length() + sign * b.length(),
+                a.mass() + sign * b.mass(),
+                a.time() + sign * b.time(),
+                a.current() + sign * b.current());
     }
 
     private Measured half(Measured m) {
-        boolean even = m.length() % 2 == 0 && m.mass() % 2 == 0 && m.time() % 2 == 0;
+        boolean even = m.length() % 2 == 0 && m.mass() % 2 == 0 && m.time() % 2 == 0 && m.current() % 2 == 0;
         if (!even && !dimensional) {
             throw wrong("takes the root of a unit that has none");
         }
-        return powers(m.length() / 2, m.mass() / 2, m.time() / 2);
+        return powers(m.length() / 2, m.mass() / 2, m.time() / 2, m.current() / 2);
     }
 
-    private static Measured powers(int length, int mass, int time) {
-        return new Measured("", null, length, mass, time, Measured.NUMBER.digits(), null, null);
+    private static Measured powers(int length, int mass, int time, int current) {
+        return new Measured("", null, length, mass, time, current, Measured.NUMBER.digits(), null, null);
     }
 
     private void skip() {

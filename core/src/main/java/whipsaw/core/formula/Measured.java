@@ -16,45 +16,64 @@ import whipsaw.core.units.UnitSystem;
  * @param length power of length
  * @param mass power of mass
  * @param time power of time
+ * @param current power of electric current
  * @param digits significant digits shown
  * @param both shown in both systems as this dimension, the one of {@code system} first; null for the unit alone
  * @param system the group of formulas speaks
  */
 public record Measured(
-        String symbol, Unit unit, int length, int mass, int time, int digits, Dimension both, UnitSystem system) {
+        String symbol,
+        Unit unit,
+        int length,
+        int mass,
+        int time,
+        int current,
+        int digits,
+        Dimension both,
+        UnitSystem system) {
     /** A factor without a unit. */
-    public static final Measured NUMBER = new Measured("", null, 0, 0, 0, 4, null, null);
+    public static final Measured NUMBER = new Measured("", null, 0, 0, 0, 0, 4, null, null);
     /** An angle in degrees, as the functions of angles take it. */
-    public static final Measured DEGREES = new Measured("°", null, 0, 0, 0, 4, null, null);
+    public static final Measured DEGREES = new Measured("°", null, 0, 0, 0, 0, 4, null, null);
 
-    public static final Measured METRE = new Measured(" m", null, 1, 0, 0, 4, null, null);
-    public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 5, null, null);
-    public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 4, null, null);
-    public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 5, null, null);
-    public static final Measured MILE_PER_HOUR = new Measured(" mph", Unit.MILE_PER_HOUR, 1, 0, -1, 5, null, null);
+    public static final Measured METRE = new Measured(" m", null, 1, 0, 0, 0, 4, null, null);
+    public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 0, 5, null, null);
+    public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 0, 4, null, null);
+    public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 0, 5, null, null);
+    public static final Measured MILE_PER_HOUR = new Measured(" mph", Unit.MILE_PER_HOUR, 1, 0, -1, 0, 5, null, null);
+    /** A temperature in degrees Celsius; differences of it are plain numbers. */
+    public static final Measured CELSIUS = new Measured(" °C", null, 0, 0, 0, 0, 4, null, null);
+
+    /** A temperature coefficient in per cent of a value for a degree. */
+    public static final Measured PER_CENT_PER_CELSIUS = new Measured(" %/°C", null, 0, 0, 0, 0, 4, null, null);
+
+    public static final Measured VOLT = new Measured(" V", null, 2, 1, -3, -1, 5, null, null);
+    public static final Measured AMPERE = new Measured(" A", null, 0, 0, 0, 1, 5, null, null);
+    public static final Measured VOLT_AMPERE = new Measured(" VA", null, 2, 1, -3, 0, 5, null, null);
+
     /** A density in pounds per cubic foot, for formulas of a code that gives it so. */
-    public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 3, null, null);
+    public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 0, 3, null, null);
 
-    public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 4, null, null);
+    public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 0, 4, null, null);
     /** A pressure in pascals, shown in kilopascals and pounds per square foot. */
-    public static final Measured PASCAL = new Measured(" Pa", null, -1, 1, -2, 4, Dimension.LOAD, UnitSystem.METRIC);
+    public static final Measured PASCAL = new Measured(" Pa", null, -1, 1, -2, 0, 4, Dimension.LOAD, UnitSystem.METRIC);
     /** A pressure in pounds per square foot, shown in both systems. */
     public static final Measured PSF =
-            new Measured(" psf", Unit.POUND_PER_SQUARE_FOOT, -1, 1, -2, 4, Dimension.LOAD, UnitSystem.US);
+            new Measured(" psf", Unit.POUND_PER_SQUARE_FOOT, -1, 1, -2, 0, 4, Dimension.LOAD, UnitSystem.US);
 
     /** The same with more or fewer digits shown. */
     public Measured digits(int n) {
-        return new Measured(symbol, unit, length, mass, time, n, both, system);
+        return new Measured(symbol, unit, length, mass, time, current, n, both, system);
     }
 
     /** The same shown in its own unit alone. */
     public Measured alone() {
-        return new Measured(symbol, unit, length, mass, time, digits, null, null);
+        return new Measured(symbol, unit, length, mass, time, current, digits, null, null);
     }
 
     /** Whether two have the same powers, so that they may be added. */
     boolean goesWith(Measured other) {
-        return length == other.length && mass == other.mass && time == other.time;
+        return length == other.length && mass == other.mass && time == other.time && current == other.current;
     }
 
     /** A value in this unit, as a working shows it. */

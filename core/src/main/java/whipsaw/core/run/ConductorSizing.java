@@ -59,7 +59,7 @@ public record ConductorSizing(
     }
 
     public static ConductorSizing of(Input in, ConductorTables tables) {
-        double required = 1.25 * in.circuit().currentA();
+        double required = ContinuousCurrent.of(in.circuit().currentA()).amperes();
         int device = in.givenDeviceA() > 0 ? in.givenDeviceA() : tables.deviceAtLeast(required);
         if (device == 0) {
             return new ConductorSizing(in, required, 0, null, null, null, 1, null);

@@ -18,6 +18,7 @@ public record InverterCurrent(double currentA, double continuousA, int deviceA) 
      */
     public static InverterCurrent of(double powerVa, double voltageV, int phases, ConductorTables tables) {
         double current = powerVa / ((phases == 3 ? Math.sqrt(3) : 1) * voltageV);
-        return new InverterCurrent(current, 1.25 * current, tables.deviceAtLeast(1.25 * current));
+        double continuous = ContinuousCurrent.of(current).amperes();
+        return new InverterCurrent(current, continuous, tables.deviceAtLeast(continuous));
     }
 }

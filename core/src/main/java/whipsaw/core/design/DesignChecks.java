@@ -1,18 +1,12 @@
 package whipsaw.core.design;
 
 import java.util.ArrayList;
-import java.util.BitSet;
 import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import whipsaw.core.array.ArrayLayout;
-import whipsaw.core.array.ModuleShade;
-import whipsaw.core.array.PairSpacing;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
-import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Outline;
 import whipsaw.core.job.Roof;
@@ -31,7 +25,7 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
-/** Every check of a design; those of the circuits are in {@link CircuitChecks}. */
+/** Every check of a design as one array sees it: here of what was entered and of the load; other classes have the rest. */
 final class DesignChecks {
     private final Design design;
     private final Job job;
@@ -55,11 +49,7 @@ final class DesignChecks {
             return all.checks;
         }
         if (design.job().roof().takesTrays()) {
-            all.placed();
-            all.rowShade();
-            all.thingShade();
-            all.windScope();
-            all.ballast();
+            all.checks.addAll(ArrayChecks.of(design));
             all.roofLoad();
         }
         all.checks.addAll(StructureChecks.of(design, tables));
@@ -180,148 +170,6 @@ final class DesignChecks {
                 (report.suspects() + " " + report.decide()).strip()));
     }
 
-    private void placed() {
-        if (design.layout().modules().isEmpty()) {
-            checks.add(Check.stated(
-                    "array.placed",
-                    "Modules placed",
-                    "0 modules",
-                    "at least 1",
-                    Verdict.FAILS,
-                    "set-back, clear distances and shortest row",
-                    "array.setback",
-                    "no row fits: reduce the set-back or the clear distances"));
-        }
-        int lost = design.layout().notRemoved().size();
-        if (lost > 0) {
-            checks.add(Check.stated(
-                    "array.hand-edits",
-                    "Modules taken out by hand",
-                    Show.count(lost, "place") + " without a module",
-                    "a module within half a module",
-                    Verdict.CLOSE,
-                    "hand edits are kept by place",
-                    "total.modules",
-                    "the layout has moved: take them out again where they are needed"));
-        }
-    }
-
-    private void rowShade() {
-        if (design.layout().rows() < 2) {
-            return;
-        }
-        if (design.layout().pairs() != null) {
-            pairShade();
-            return;
-        }
-        double needed = design.layout().spacing().gapM();
-        double gap = design.layout().gapM();
-        String source = "no row shadow on the shortest day in the window";
-        if (!design.layout().spacing().shadeFree()) {
-            checks.add(Check.stated(
-                    "array.row-shade",
-                    "Row gap against the winter sun",
-                    "no finite gap",
-                    text(Dimension.PART_LENGTH, gap),
-                    Verdict.FAILS,
-                    source,
-                    "array.gap",
-                    "the sun is below the horizon in the window: shorten it"));
-            return;
-        }
-        checks.add(
-                Check.compare(
-                        "array.row-shade",
-                        "Row gap against the winter sun",
-                        text(Dimension.PART_LENGTH, needed),
-                        text(Dimension.PART_LENGTH, gap),
-                        needed / gap,
-                        null,
-                        source,
-                        "array.gap",
-                        "rows shade each other in the window: widen the gap, lower the tilt or shorten the window (a question of yield, not of safety)"));
-    }
-
-    /** What stands on the roof and shades modules in the window of the rows. */
-    private void thingShade() {
-        ModuleShade shade = design.shade();
-        if (shade.things().isEmpty() || design.layout().modules().isEmpty()) {
-            return;
-        }
-        BitSet shaded = new BitSet();
-        shade.inWindow().forEach(h -> shaded.or(h.modules()));
-        List<Integer> modules = shaded.stream().boxed().toList();
-        checks.add(
-                new Check(
-                        "array.shade",
-                        "Shading from obstructions and parapets",
-                        Show.count(modules.size(), "module") + " shaded in the window on the shortest day",
-                        "0",
-                        Double.NaN,
-                        modules.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
-                        modules.isEmpty() ? null : new Place("shaded modules", Place.Kind.MODULES, modules),
-                        "shadows of parapets and obstructions on each row",
-                        "array.shade",
-                        modules.isEmpty()
-                                ? ""
-                                : "leave them out, move them, or give them module electronics (a question of yield, not of safety)"));
-    }
-
-    /** Pairs are set close on purpose: the low sun shades them, which is said and not judged. */
-    private void pairShade() {
-        PairSpacing pairs = design.layout().pairs();
-        double gap = design.layout().gapM();
-        checks.add(Check.stated(
-                "array.row-shade",
-                "Pairs against the low sun",
-                "shade-free in the window: "
-                        + (pairs.shadeFree() ? text(Dimension.PART_LENGTH, pairs.valleyM()) : "no finite valley"),
-                text(Dimension.PART_LENGTH, gap) + ", free above " + Show.number(pairs.shadeLimitDeg(gap), 1)
-                        + "° in section",
-                Verdict.PASSES,
-                "a question of yield, not judged",
-                "array.gap",
-                ""));
-    }
-
-    private void windScope() {
-        HoldDown holdDown = design.holdDown();
-        String source = design.job().site().code().coefficients().isEmpty()
-                ? "ASCE 7-16 29.4.3"
-                : "limits of validity of the net-coefficient set";
-        if (!holdDown.outsideScope().isEmpty()) {
-            checks.add(
-                    Check.stated(
-                            "wind.scope",
-                            "Array inside the scope of the wind method",
-                            String.join("; ", holdDown.outsideScope()),
-                            "inside all limits",
-                            Verdict.NEEDS_ENGINEER,
-                            source,
-                            "wind.scope",
-                            "no coefficient holds here, so uplift, blocks and load are not established: wind-tunnel data or an engineer decides"));
-        }
-        if (!holdDown.tooNearEdge().isEmpty()) {
-            List<Integer> near = holdDown.tooNearEdge().stream()
-                    .map(ArrayLayout.Module::index)
-                    .toList();
-            checks.add(new Check(
-                    "wind.edge-clear",
-                    "Panels clear of the roof edge",
-                    near.size() + " modules nearer",
-                    text(
-                                    Dimension.ROOF_LENGTH,
-                                    TiltedArray.clearNeededM(design.layout().highEdgeM(), 0))
-                            + " where there is no parapet",
-                    Double.NaN,
-                    Verdict.NEEDS_ENGINEER,
-                    new Place("module " + holdDown.tooNearEdge().get(0).number(), Place.Kind.MODULES, near),
-                    source,
-                    "array.setback",
-                    "widen the set-back to at least this"));
-        }
-    }
-
     /** A wind speed or a net-coefficient set that is not there leaves hold-down and load open. */
     private void siteGiven(CodeTables tables) {
         if (!design.holdDown().missing().isEmpty()) {
@@ -368,35 +216,6 @@ final class DesignChecks {
                                 + asce.edition().name()));
             }
         }
-    }
-
-    private void ballast() {
-        HoldDown.Position worst = design.holdDown().worstByWeight();
-        if (worst == null || !design.holdDown().established()) {
-            return;
-        }
-        List<Integer> over = design.holdDown().lacking().stream()
-                .map(HoldDown.Position::index)
-                .toList();
-        int full = over.size();
-        int missing = design.holdDown().missingBlocks();
-        checks.add(Check.compare(
-                "ballast.position",
-                "Blocks a position takes",
-                Show.count(worst.ballast().blocksNeeded(), "block"),
-                Show.count(worst.ballast().hold().mostBlocks(), "block"),
-                (double) worst.ballast().blocksNeeded()
-                        / Math.max(1, worst.ballast().hold().mostBlocks()),
-                new Place(
-                        "position " + worst.number(),
-                        Place.Kind.POSITIONS,
-                        over.isEmpty() ? List.of(worst.index()) : over),
-                worst.ballast().hold().factors().words(),
-                "ballast/" + worst.number(),
-                full
-                        + (full == 1 ? " position lacks " : " positions lack ")
-                        + Show.count(missing, "block")
-                        + " in all: lower the tilt, move off the edge, or attach"));
     }
 
     private void roofLoad() {

@@ -1,14 +1,10 @@
 package whipsaw.app.web;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Set;
-import org.locationtech.jts.geom.Coordinate;
-import org.locationtech.jts.geom.Envelope;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -17,21 +13,13 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Suggested;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.DocumentPatch;
-import whipsaw.core.job.Footprint;
 import whipsaw.core.job.JobPaths;
-import whipsaw.core.job.JobReader;
-import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.Outline;
 import whipsaw.core.job.Roof;
 import whipsaw.core.job.RoofForm;
 import whipsaw.core.job.Survey;
-import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.FormMaker;
-import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SizeText;
-import whipsaw.core.roof.ThingLine;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.units.Dimension;
@@ -48,13 +36,6 @@ import whipsaw.core.units.UnitTextException;
  */
 @Controller
 public class WorkOutController {
-    /** A copy is put this far beside the thing, m. */
-    private static final double BESIDE_M = 0.3;
-
-    private static final int MOST_AWAY = 6;
-    private static final String THINGS = JobPaths.ROOF.to(Roof::obstructions).toString();
-    private static final int MOST_COPIES = 400;
-    private static final double ASSUMED_HEIGHT_M = 0.9144;
 
     private final JobService jobs;
     private final Suggested suggested;
@@ -71,13 +52,13 @@ public class WorkOutController {
         Design design = jobs.open(slug).design();
         List<Object> changes =
                 switch (String.valueOf(body.get("what"))) {
-                    case "place" -> place(design, text(body, "id"), text(body, "text"));
+                    case "place" -> ThingWork.place(design, text(body, "id"), text(body, "text"));
                     case "form" -> form(design, body);
-                    case "repeat" -> repeat(design, body);
-                    case "copy" -> copy(design, body);
+                    case "repeat" -> ThingWork.repeat(design, body);
+                    case "copy" -> ThingWork.copy(design, body);
                     case "length" -> List.of(Map.of("m", length(design, body, "text")));
                     case "scale" -> scale(design, body);
-                    case "thing" -> thing(design, body);
+                    case "thing" -> ThingWork.thing(design, body);
                     case "sizes" -> sizes(design, body);
                     case "add-array",
                             "split-array",
@@ -109,7 +90,7 @@ public class WorkOutController {
         return value == null ? "" : String.valueOf(value).strip();
     }
 
-    private static Map<String, Object> set(Path<?> path, Object value) {
+    static Map<String, Object> set(Path<?> path, Object value) {
         return Map.of("op", "set", "path", path.toString(), "value", value);
     }
 
@@ -117,93 +98,14 @@ public class WorkOutController {
         return new JobService.Refused(List.of(new Problem(path, label, value, message)));
     }
 
-    private static Unit roofUnit(Design design) {
+    static Unit roofUnit(Design design) {
         return Dimension.ROOF_LENGTH.unit(design.job().project().units());
     }
 
     /** A length in the unit of the job, to a tenth of a millimetre. */
-    private static String typed(Design design, double metres) {
+    static String typed(Design design, double metres) {
         Unit unit = roofUnit(design);
         return Show.number(unit.fromSi(metres), 5) + " " + unit.symbol();
-    }
-
-    private static Obstruction thing(Design design, String id) {
-        return design.job().roof().obstructions().stream()
-                .filter(o -> o.id().equals(id))
-                .findFirst()
-                .orElseThrow(() -> refused(THINGS, "Obstruction", id, "is not on this roof any more"));
-    }
-
-    private static List<Object> place(Design design, String id, String text) {
-        Path<Footprint> path = JobPaths.footprint(id);
-        Obstruction thing = thing(design, id);
-        if (text.isEmpty()) {
-            return List.of(
-                    Map.of("op", "remove", "path", path.to(Footprint::measured).toString()));
-        }
-        try {
-            List<EdgeOffsets.Offset> offsets = EdgeOffsets.read(text, design.plan(), roofUnit(design));
-            Coordinate at = EdgeOffsets.place(offsets, thing, design.plan());
-            return List.of(
-                    set(path.to(Footprint::x), typed(design, at.x)),
-                    set(path.to(Footprint::y), typed(design, at.y)),
-                    set(path.to(Footprint::measured), text));
-        } catch (EdgeOffsets.NoPlace e) {
-            throw refused(
-                    path.to(Footprint::measured).toString(),
-                    path.to(Footprint::measured).label(),
-                    text,
-                    e.getMessage());
-        }
-    }
-
-    /** A thing from one line, in the middle of the roof where no distances are given. */
-    private static List<Object> thing(Design design, Map<String, Object> body) {
-        String line = text(body, "line");
-        String path = THINGS;
-        try {
-            ThingLine read = ThingLine.read(line, roofUnit(design));
-            Map<String, Object> o = new LinkedHashMap<>();
-            o.put("id", "o-" + Long.toString(System.nanoTime() & 0xffffffffffL, 36));
-            o.put("name", read.name());
-            o.put("kind", read.kind());
-            List<Measure> sizes = read.sizes();
-            o.put("width", sizes.get(0).typed());
-            if (sizes.size() == 1) {
-                o.put("shape", "circle");
-            } else {
-                o.put("depth", sizes.get(1).typed());
-            }
-            o.put("height", sizes.size() == 3 ? sizes.get(2).typed() : "~" + typed(design, ASSUMED_HEIGHT_M));
-            Coordinate middle = body.containsKey("x")
-                    ? new Coordinate(number(body, "x"), number(body, "y"))
-                    : design.plan().outline().getInteriorPoint().getCoordinate();
-            o.put("x", typed(design, middle.x - sizes.get(0).si() / 2));
-            o.put(
-                    "y",
-                    typed(
-                            design,
-                            middle.y - sizes.get(Math.min(1, sizes.size() - 1)).si() / 2));
-            if (!read.measured().isEmpty()) {
-                Map<String, Object> document =
-                        DocumentPatch.apply(design.job(), List.of(new DocumentPatch.Change("append", path, o)));
-                var reading = JobReader.read(document, true);
-                if (!reading.ok()) {
-                    throw new JobService.Refused(reading.problems());
-                }
-                List<Obstruction> all = reading.job().roof().obstructions();
-                Coordinate at = EdgeOffsets.place(
-                        EdgeOffsets.read(read.measured(), design.plan(), roofUnit(design)),
-                        all.get(all.size() - 1),
-                        design.plan());
-                o.put("x", typed(design, at.x));
-                o.put("y", typed(design, at.y));
-                o.put("measured", read.measured());
-            }
-            return List.of(Map.of("op", "append", "path", path, "value", o));
-        } catch (ThingLine.Unread | EdgeOffsets.NoPlace e) {
-            throw refused(path, "Obstruction in one line", line, e.getMessage());
-        }
     }
 
     /** Sizes taped on site beside a drawn outline; none takes them away. */
@@ -250,94 +152,12 @@ public class WorkOutController {
         }
     }
 
-    private static int whole(Map<String, Object> body, String key) {
+    static int whole(Map<String, Object> body, String key) {
         try {
             return Integer.parseInt(text(body, key));
         } catch (NumberFormatException e) {
             throw refused("$." + key, key, text(body, key), "is no whole number: for example 2");
         }
-    }
-
-    /** Copies side by side and one above the other, at a spacing from centre to centre. */
-    private static List<Object> repeat(Design design, Map<String, Object> body) {
-        Obstruction first = thing(design, text(body, "id"));
-        int columns = whole(body, "columns");
-        int rows = whole(body, "rows");
-        if (columns < 1 || rows < 1 || (long) columns * rows > MOST_COPIES || columns * rows == 1) {
-            throw refused(
-                    "$.columns",
-                    "Copies",
-                    columns + " by " + rows,
-                    "is not allowed: 2 to " + MOST_COPIES + " in all, for example 4 by 2");
-        }
-        double dx = columns > 1 ? length(design, body, "alongX") : 0;
-        double dy = rows > 1 ? length(design, body, "alongY") : 0;
-        Map<String, Object> written = written(design, first.id());
-        List<Object> changes = new ArrayList<>();
-        for (int row = 0; row < rows; row++) {
-            for (int column = 0; column < columns; column++) {
-                int n = row * columns + column;
-                if (n == 0) {
-                    continue;
-                }
-                Map<String, Object> copy = new LinkedHashMap<>(written);
-                copy.remove("measured");
-                copy.put("id", freeId(design, first.id(), n));
-                copy.put("name", named(first.name(), n));
-                copy.put("x", typed(design, first.x().si() + column * dx));
-                copy.put("y", typed(design, first.y().si() + row * dy));
-                changes.add(Map.of("op", "append", "path", THINGS, "value", copy));
-            }
-        }
-        return changes;
-    }
-
-    /** Another one like a thing: its middle at a place, else beside it where there is roof. */
-    private static List<Object> copy(Design design, Map<String, Object> body) {
-        Obstruction first = thing(design, text(body, "id"));
-        double width = first.width().si();
-        double depth = first.depth().si();
-        List<Coordinate> corners = new ArrayList<>();
-        if (body.containsKey("x")) {
-            corners.add(new Coordinate(number(body, "x") - width / 2, number(body, "y") - depth / 2));
-        } else {
-            double x = first.x().si();
-            double y = first.y().si();
-            for (int away = 1; away <= MOST_AWAY; away++) {
-                corners.add(new Coordinate(x + away * (width + BESIDE_M), y));
-                corners.add(new Coordinate(x - away * (width + BESIDE_M), y));
-                corners.add(new Coordinate(x, y + away * (depth + BESIDE_M)));
-                corners.add(new Coordinate(x, y - away * (depth + BESIDE_M)));
-            }
-        }
-        Coordinate at = corners.stream()
-                .filter(c -> free(design, c, width, depth))
-                .findFirst()
-                .orElse(corners.get(0));
-        Set<String> names = new HashSet<>();
-        design.job().roof().obstructions().forEach(o -> names.add(o.name()));
-        int n = 1;
-        while (names.contains(named(first.name(), n))) {
-            n++;
-        }
-        Map<String, Object> copy = new LinkedHashMap<>(written(design, first.id()));
-        copy.remove("measured");
-        copy.put("id", freeId(design, first.id(), n));
-        copy.put("name", named(first.name(), n));
-        copy.put("x", typed(design, at.x));
-        copy.put("y", typed(design, at.y));
-        return List.of(Map.of("op", "append", "path", THINGS, "value", copy));
-    }
-
-    /** Whether a box lies on the roof and touches nothing that stands there. */
-    private static boolean free(Design design, Coordinate c, double width, double depth) {
-        Envelope box = new Envelope(c.x, c.x + width, c.y, c.y + depth);
-        return design.plan()
-                        .outline()
-                        .covers(design.plan().outline().getFactory().toGeometry(box))
-                && design.job().roof().obstructions().stream()
-                        .noneMatch(
-                                o -> RoofPlan.footprint(o).getEnvelopeInternal().intersects(box));
     }
 
     static double length(Design design, Map<String, Object> body, String key) {
@@ -349,7 +169,7 @@ public class WorkOutController {
         }
     }
 
-    private static double number(Map<String, Object> body, String key) {
+    static double number(Map<String, Object> body, String key) {
         if (body.get(key) instanceof Number n && Double.isFinite(n.doubleValue())) {
             return n.doubleValue();
         }
@@ -388,32 +208,5 @@ public class WorkOutController {
                 set(path.to(Survey.Underlay::turnDeg), (u.turnDeg() + turn + 540) % 360 - 180),
                 set(path.to(Survey.Underlay::x), typed(design, number(body, "ax") + rx * cos - ry * sin)),
                 set(path.to(Survey.Underlay::y), typed(design, number(body, "ay") + rx * sin + ry * cos)));
-    }
-
-    @SuppressWarnings("unchecked")
-    private static Map<String, Object> written(Design design, String id) {
-        Map<String, Object> roof = JobWriter.part(design.job().roof());
-        for (Object o : (List<Object>) roof.get("obstructions")) {
-            if (((Map<String, Object>) o).get("id").equals(id)) {
-                return (Map<String, Object>) o;
-            }
-        }
-        throw new IllegalStateException(id);
-    }
-
-    private static String freeId(Design design, String id, int n) {
-        String base = id.length() > 28 ? id.substring(0, 28) : id;
-        String wanted = base + "-" + (n + 1);
-        boolean taken = design.job().roof().obstructions().stream().anyMatch(o -> o.id().equals(wanted));
-        return taken ? base + "-" + Long.toString(System.nanoTime() & 0xffffff, 36) + "-" + n : wanted;
-    }
-
-    /** Skylight 1 goes on as Skylight 2 and RTU-1 as RTU-2; a name without a number gets one. */
-    private static String named(String name, int n) {
-        String stem = name.replaceAll("\\d{1,4}$", "");
-        String digits = name.substring(stem.length());
-        int from = digits.isEmpty() ? 1 : Integer.parseInt(digits);
-        String cut = stem.length() > 50 ? stem.substring(0, 50) : stem;
-        return cut + (digits.isEmpty() ? " " : "") + (from + n);
     }
 }

@@ -5,7 +5,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.locationtech.jts.geom.Coordinate;
 import whipsaw.app.job.JobService;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.PlaceEdits;
 import whipsaw.core.job.DocumentPatch;
 
 /** Makes the pictures of the main views from the demo job: {@code Shots FOLDER}. */
@@ -57,7 +60,7 @@ public final class Shots {
             save(page, folder, "bench-ways-out");
             shoot(page, server, JOB + "/compare?from=1&to=3", folder, "compare");
             shoot(page, server, "/jobs/ashwell-row-primary-school", folder, "bench-pairs");
-            shoot(page, server, "/jobs/quarrybank-cold-store", folder, "bench-cold-store");
+            twoArrays(page, server, folder);
             shoot(page, server, "/catalogue/module", folder, "catalogue");
             shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
             shoot(page, server, "/tables", folder, "code-tables");
@@ -73,6 +76,25 @@ public final class Shots {
         if (!faults.isEmpty()) {
             throw new IllegalStateException(String.join("\n", faults));
         }
+    }
+
+    /** The large roof split into two arrays, the smaller one with a lower tilt. */
+    private static void twoArrays(Page page, TestServer server, Path folder) {
+        JobService jobs = server.bean(JobService.class);
+        String slug = "quarrybank-cold-store";
+        Design design = jobs.open(slug).design();
+        var roof = design.plan().outline().getEnvelopeInternal();
+        double x = roof.getMinX() + roof.getWidth() * 0.6;
+        jobs.change(
+                slug,
+                1,
+                new PlaceEdits(design).split(new Coordinate(x, roof.getMinY()), new Coordinate(x, roof.getMaxY())));
+        jobs.change(slug, 2, List.of(new DocumentPatch.Change("set", "$.arrays[id=B].tilt", "5 deg")));
+        page.navigate(server.address("/jobs/" + slug + "?array=B"));
+        page.locator("#bench[data-ready]").waitFor();
+        page.locator("details[data-section=arrays] > summary").click();
+        page.locator("#split-array").scrollIntoViewIfNeeded();
+        save(page, folder, "bench-two-arrays");
     }
 
     /** A cut over the whole roof on a winter afternoon, by the light of a dim cabin. */

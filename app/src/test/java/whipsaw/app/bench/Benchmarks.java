@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.LongSupplier;
@@ -24,6 +25,7 @@ import whipsaw.core.exchange.DxfReader;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.job.JobWriter;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Show;
 
@@ -108,6 +110,7 @@ public final class Benchmarks {
         line(text, "one step of zoom or pan of the cold store until drawn", "smooth: under 50", () -> zoom(page));
         busy(server, text);
         members(text);
+        tenRoofs(text);
         text.append(sizes)
                 .append("\nThe job page is ")
                 .append(server.get(JOB).body().length() / 1000)
@@ -265,6 +268,30 @@ public final class Benchmarks {
                 "5,922 modules solved with " + count + " members, their deck, row drifts and all checks",
                 "under 300 more than without",
                 () -> timed(() -> solver.solve(job)));
+    }
+
+    /** Ten roofs like the largest of the re-solves, each with its array. */
+    private static void tenRoofs(StringBuilder text) {
+        Solver solver = new Solver(CodeTables.shipped());
+        Map<String, Object> document = JobWriter.write(SolveBenchmark.job(4.3));
+        for (String list : List.of("roofs", "arrays")) {
+            Map<?, ?> one = (Map<?, ?>) ((List<?>) document.get(list)).get(0);
+            List<Object> ten = new ArrayList<>();
+            for (int i = 1; i <= 10; i++) {
+                Map<Object, Object> copy = new LinkedHashMap<>(one);
+                copy.put("id", (list.equals("roofs") ? "r" : "A") + i);
+                if (list.equals("arrays")) {
+                    copy.put("on", "r" + i);
+                } else if (i > 1) {
+                    copy.put("x", (i - 1) * 170 + " m");
+                }
+                ten.add(copy);
+            }
+            document.put(list, ten);
+        }
+        Job job = JobReader.read(document, false).job();
+        int modules = solver.solve(job).whole().modules();
+        line(text, modules + " modules on ten roofs solved", "under 1000", 8, () -> timed(() -> solver.solve(job)));
     }
 
     private static String cornerMoved(int base, boolean preview, int[] step) {

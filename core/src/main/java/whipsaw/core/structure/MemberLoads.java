@@ -21,6 +21,7 @@ final class MemberLoads {
     static final int PIECES = 16;
 
     private final double deadPa;
+    private final SpanLoads.Acting acting;
     private final SnowDrifts snow;
     private final List<RowSnow> rows;
     private final double snowPa;
@@ -30,7 +31,6 @@ final class MemberLoads {
     private final double facesPa;
     private final boolean forAWhile;
     private final double livePa;
-    private final boolean liveUnderArray;
     private final boolean smallIncrease;
     private final List<Foot> feet;
     private final MemberTables tables;
@@ -86,13 +86,13 @@ final class MemberLoads {
         this.facesPa = wind == null ? 0 : faces.array().si();
         this.livePa =
                 structure.live() == null || forAWhile ? 0 : structure.live().si();
-        this.liveUnderArray = structure.liveUnderArray();
         this.smallIncrease = structure.smallIncrease();
         this.feet = feet;
         this.tableHolds = family.equals("en") || !MemberTables.strength(family);
         this.tables = tables;
         this.family = family;
         this.down = down;
+        this.acting = new SpanLoads.Acting(deadPa, snowPa, livePa, structure.liveUnderArray(), forAWhile, down);
         this.uplift = wind == null || !wind.known() ? null : new UpliftLoads(wind, deadPa, facesPa, tables, family);
         this.smallRatio = tables.limit("small_increase_ratio");
         this.strength = acting(tables.combinations(family, true));
@@ -278,8 +278,9 @@ final class MemberLoads {
     private double increase(MemberLines.Line line, Standing standing, List<Beam.Load> bare, List<Beam.Load> drift) {
         double[] moment = new double[2];
         double[] shear = new double[2];
-        Loads[] states = {
-            new Loads(line, new Standing(), bare, 0, line.spanM()), new Loads(line, standing, drift, 0, line.spanM())
+        SpanLoads[] states = {
+            new SpanLoads(acting, line, new Standing(), bare, 0, line.spanM()),
+            new SpanLoads(acting, line, standing, drift, 0, line.spanM())
         };
         for (MemberTables.Combination c : service) {
             for (int i = 0; i < 2 && c.gravity(); i++) {
@@ -323,7 +324,7 @@ final class MemberLoads {
             double beginM,
             double spanM,
             int count) {
-        Loads loads = new Loads(line, standing, drift, beginM, spanM);
+        SpanLoads loads = new SpanLoads(acting, line, standing, drift, beginM, spanM);
         MemberState.Part moment = null;
         MemberState.Part shear = null;
         MemberState.Part total = null;
@@ -374,7 +375,7 @@ final class MemberLoads {
     }
 
     /** What an end sets down: held against an allowable load, and so at that level in ASCE 7 whatever the sections go by. */
-    private MemberState.Part end(double most, Loads loads, double spanM) {
+    private MemberState.Part end(double most, SpanLoads loads, double spanM) {
         MemberState.Part end = null;
         for (MemberTables.Combination c : allowable) {
             double newton = Beam.of(spanM, loads.all(c, 0)).shearN();
@@ -390,116 +391,5 @@ final class MemberLoads {
         }
         boolean known = !Double.isNaN(a.limit()) && !Double.isNaN(b.limit());
         return (known ? b.utilisation() > a.utilisation() : b.effect() > a.effect()) ? b : a;
-    }
-
-    /** Loads of a part of a line, counted from its beginning. */
-    static List<Beam.Load> cut(List<Beam.Load> loads, double beginM, double spanM) {
-        List<Beam.Load> part = new ArrayList<>();
-        for (Beam.Load load : loads) {
-            double from = Math.max(0, load.fromM() - beginM);
-            double to = Math.min(spanM, load.toM() - beginM);
-            if (from <= to) {
-                double length = load.toM() - load.fromM();
-                part.add(new Beam.Load(from, to, length > 0 ? load.newton() * (to - from) / length : load.newton()));
-            }
-        }
-        return part;
-    }
-
-    /** Loads of one span, which combinations weigh. */
-    private final class Loads {
-        private final double carriesM;
-        private final List<Beam.Load> weights;
-        private final List<Beam.Load> covered;
-        private final List<Beam.Load> pushed;
-        private final List<Beam.Load> drift;
-        private final double spanM;
-        private final double roofDownPa;
-        private double[] even;
-        private double[] byWeights;
-        private double[] byCovered;
-        private double[] byPushed;
-        private double[] byDrift;
-
-        Loads(MemberLines.Line line, Standing standing, List<Beam.Load> drift, double beginM, double spanM) {
-            this.carriesM = line.carriesM();
-            this.weights = cut(standing.weights(), beginM, spanM);
-            this.covered = cut(standing.covered(), beginM, spanM);
-            this.drift = cut(drift, beginM, spanM);
-            this.spanM = spanM;
-            // effective wind area of a member, ASCE 7-16 26.2
-            double area = spanM * Math.max(carriesM, spanM / 3);
-            this.roofDownPa = down == null ? 0 : down.roofPa(area);
-            this.pushed = cut(pushed(standing, area), beginM, spanM);
-        }
-
-        /** What the wind presses on modules above what it presses on the roof they cover. */
-        private List<Beam.Load> pushed(Standing standing, double area) {
-            List<Beam.Load> all = new ArrayList<>(standing.covered().size());
-            for (int i = 0; i < standing.covered().size() && down != null; i++) {
-                Beam.Load c = standing.covered().get(i);
-                double more = down.modulePa(standing.modules().get(i), area) - roofDownPa;
-                all.add(new Beam.Load(c.fromM(), c.toM(), c.newton() * more));
-            }
-            return all;
-        }
-
-        /** @param creep what lasting loads are increased by, for deflection in the end */
-        List<Beam.Load> all(MemberTables.Combination c, double creep) {
-            double dead = c.dead() * (1 + creep);
-            double uniform = dead * deadPa + c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
-            return all(uniform, forAWhile ? c.live() : dead, c);
-        }
-
-        /**
-         * Largest deflection under a combination, m: those of its parts are found once and added up.
-         *
-         * @param lasting whether what lasts is in it, else variable loads alone
-         */
-        double deflectionM(MemberTables.Combination c, double creep, boolean lasting, double stiffness) {
-            if (even == null) {
-                even = Beam.deflections(spanM, List.of(Beam.Load.uniform(spanM, carriesM)));
-                byWeights = Beam.deflections(spanM, weights);
-                byCovered = Beam.deflections(spanM, liveUnderArray ? List.of() : covered);
-                byPushed = Beam.deflections(spanM, pushed);
-                byDrift = Beam.deflections(spanM, drift);
-            }
-            double dead = lasting ? c.dead() * (1 + creep) : 0;
-            double uniform = dead * deadPa + c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
-            double weight = forAWhile ? c.live() : dead;
-            double most = 0;
-            for (int i = 0; i < even.length; i++) {
-                double d = uniform * even[i]
-                        + weight * byWeights[i]
-                        - c.live() * livePa * byCovered[i]
-                        + c.wind() * byPushed[i]
-                        + c.snow() * byDrift[i];
-                most = Math.abs(d) > Math.abs(most) ? d : most;
-            }
-            return most / stiffness;
-        }
-
-        /** Snow, live load or wind alone. */
-        List<Beam.Load> variable(MemberTables.Combination c) {
-            double uniform = c.snow() * snowPa + c.live() * livePa + c.wind() * roofDownPa;
-            return all(uniform, forAWhile ? c.live() : 0, c);
-        }
-
-        private List<Beam.Load> all(double uniformPa, double weightFactor, MemberTables.Combination c) {
-            List<Beam.Load> all = new ArrayList<>();
-            all.add(Beam.Load.uniform(spanM, uniformPa * carriesM));
-            for (Beam.Load d : c.snow() > 0 ? drift : List.<Beam.Load>of()) {
-                all.add(new Beam.Load(d.fromM(), d.toM(), d.newton() * c.snow()));
-            }
-            for (int i = 0; i < weights.size(); i++) {
-                double off = liveUnderArray ? 0 : covered.get(i).newton() * livePa * c.live();
-                double wind = c.wind() > 0 ? pushed.get(i).newton() * c.wind() : 0;
-                double newton = weights.get(i).newton() * weightFactor - off + wind;
-                if (newton != 0) {
-                    all.add(new Beam.Load(weights.get(i).fromM(), weights.get(i).toM(), newton));
-                }
-            }
-            return all;
-        }
     }
 }

@@ -78,11 +78,11 @@ final class UpliftLoads {
 
     /** The part of a line with the larger moment; a support at midspan makes two of it. */
     private static Beam.Effect worst(List<Beam.Load> loads, double lineM, double spanM) {
-        Beam.Effect first = Beam.of(spanM, MemberLoads.cut(loads, 0, spanM));
+        Beam.Effect first = Beam.of(spanM, SpanLoads.cut(loads, 0, spanM));
         if (lineM - spanM < 1e-9) {
             return first;
         }
-        Beam.Effect second = Beam.of(spanM, MemberLoads.cut(loads, spanM, spanM));
+        Beam.Effect second = Beam.of(spanM, SpanLoads.cut(loads, spanM, spanM));
         return second.momentNm() > first.momentNm() ? second : first;
     }
 }

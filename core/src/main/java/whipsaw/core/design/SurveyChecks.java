@@ -45,6 +45,7 @@ final class SurveyChecks {
 
     static List<Check> of(Design design) {
         SurveyChecks all = new SurveyChecks(design);
+        all.otherRoof();
         all.method();
         all.permitted();
         all.covering();
@@ -83,6 +84,21 @@ final class SurveyChecks {
 
     private String length(double m) {
         return Show.both(units, Dimension.ROOF_LENGTH, m);
+    }
+
+    /** The answers of a survey are those of the first roof: of another one nobody has said them. */
+    private void otherRoof() {
+        if (!job.on().equals(job.document().roofs().get(0))) {
+            stated(
+                    "survey.other-roof",
+                    "Survey of this roof",
+                    "answers of " + job.document().roofs().get(0).name() + " stand in",
+                    "its own",
+                    Verdict.NEEDS_ENGINEER,
+                    "one sheet of answers to a job",
+                    "age, wetness and strength of the covering, the deck and the warranty may differ here: somebody has to"
+                            + " look at this roof and say that they hold for it");
+        }
     }
 
     /** Ballasted trays are all this version can hold down. */

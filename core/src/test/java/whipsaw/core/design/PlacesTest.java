@@ -175,6 +175,10 @@ class PlacesTest {
                         + annex.layout().modules().size());
         assertThat(d.checks())
                 .anyMatch(c -> c.where().equals("Annex") && c.about().equals(List.of("B")));
+        // nobody has surveyed it: what is known of the first roof is not known of it
+        assertThat(annex.check("survey.other-roof").verdict()).isEqualTo(Verdict.NEEDS_ENGINEER);
+        assertThat(annex.check("roof.window").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+        assertThat(d.check("survey.other-roof")).isNull();
         // a change on one roof keeps what was solved of the other
         Job moved = changed(d.job(), List.of(set("$.roofs[id=r2].height", "9 m")));
         Design again = Jobs.SOLVER.solve(moved, d);

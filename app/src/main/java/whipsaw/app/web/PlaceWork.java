@@ -3,12 +3,17 @@ package whipsaw.app.web;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.PlaceEdits;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.JobArray;
 import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
+import whipsaw.core.job.JobRoof;
+import whipsaw.core.units.Show;
 
 /** What a page asks of arrays and roofs: to add, split, copy, move one or take it away. */
 final class PlaceWork {
@@ -36,7 +41,7 @@ final class PlaceWork {
                     };
             return changes.stream().map(PlaceWork::asMap).toList();
         } catch (IllegalArgumentException e) {
-            throw WorkOutController.refused(ARRAYS, "Array", "", e.getMessage());
+            throw WorkOutController.refused(ARRAYS, "Arrays and roofs:", "", e.getMessage());
         }
     }
 
@@ -62,7 +67,14 @@ final class PlaceWork {
                     || !(at.get("y") instanceof Number y)) {
                 throw new IllegalArgumentException("a point needs x and y in metres");
             }
-            points.add(new Coordinate(x.doubleValue(), y.doubleValue()));
+            Coordinate point = new Coordinate(x.doubleValue(), y.doubleValue());
+            // no number at all is not within either
+            if (!(Math.max(Math.abs(point.x), Math.abs(point.y)) <= Corner.FARTHEST_M)) {
+                throw new IllegalArgumentException("a point at x " + x + " m, y " + y + " m lies off the sheet: "
+                        + Show.number(-Corner.FARTHEST_M, 0) + " to " + Show.number(Corner.FARTHEST_M, 0)
+                        + " m either way, as x 12.5, y 30");
+            }
+            points.add(point);
         }
         return points;
     }
@@ -74,10 +86,23 @@ final class PlaceWork {
             case "split-array" -> "Split " + design.job().name() + " along a line";
             case "copy-array" -> "Copy of " + design.job().name() + " added";
             case "move-array" -> "Moved " + design.job().name();
-            case "remove-array" -> "Array " + WorkOutController.text(body, "id") + " removed";
+            case "remove-array" -> "Array " + named(design, WorkOutController.text(body, "id")) + " removed";
             case "add-roof" -> "Roof " + WorkOutController.text(body, "name") + " added with an array";
-            case "remove-roof" -> "Roof removed with its arrays";
+            case "remove-roof" -> "Roof " + named(design, WorkOutController.text(body, "id"))
+                    + " removed with its arrays";
             default -> null;
         };
+    }
+
+    /** An array or roof by the name it was given; the id where there is none of it. */
+    private static String named(Design design, String id) {
+        JobDocument document = design.job().document();
+        return Stream.concat(
+                        document.arrays().stream()
+                                .filter(a -> a.id().equals(id))
+                                .map(JobArray::name),
+                        document.roofs().stream().filter(r -> r.id().equals(id)).map(JobRoof::name))
+                .findFirst()
+                .orElse(id);
     }
 }

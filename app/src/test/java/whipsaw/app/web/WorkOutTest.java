@@ -50,6 +50,15 @@ class WorkOutTest extends ServedTest {
     }
 
     @Test
+    void pointsOffTheSheetAreRefusedBeforeTheyAreDrawn() {
+        for (double x : new double[] {2001, -1e300, 1e300}) {
+            var line = List.of(Map.of("x", x, "y", 0), Map.of("x", -x, "y", 5));
+            assertThat(refused(Map.of("what", "split-array", "points", line))).contains("-2000 to 2000 m");
+            assertThat(refused(Map.of("what", "add-array", "points", line))).contains("-2000 to 2000 m");
+        }
+    }
+
+    @Test
     void copiesCountTheirNamesOnAndStayWithinTheirLimit() {
         var changes = changes(Map.of(
                 "what", "repeat", "id", "sky-1", "columns", "2", "rows", "2", "alongX", "16 ft", "alongY", "-10'"));

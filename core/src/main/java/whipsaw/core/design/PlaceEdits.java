@@ -39,6 +39,9 @@ public final class PlaceEdits {
     /** How far a new roof stands from those that are there, m. */
     private static final double BESIDE_M = 5;
 
+    /** Points nearer than this are one, m. */
+    private static final double SAME_M = 0.01;
+
     private final Design design;
     private final Job job;
 
@@ -81,8 +84,8 @@ public final class PlaceEdits {
     /** Cuts the array that is looked at along a line; the smaller part becomes a new array with the same settings. */
     public List<Change> split(Coordinate a, Coordinate b) {
         JobArray own = placed();
-        if (a.distance(b) < 0.01) {
-            throw new IllegalArgumentException("the two points of the line lie on each other: give two that do not");
+        if (a.distance(b) < SAME_M) {
+            throw new IllegalArgumentException("the line starts and ends at the same point: give two different points");
         }
         Geometry whole = own.area().isEmpty() ? design.plan().outline() : ArrayAreas.polygon(own);
         double ux = (b.x - a.x) / a.distance(b);
@@ -136,12 +139,18 @@ public final class PlaceEdits {
         if (document.arrays().size() == 1) {
             throw new IllegalArgumentException("a job keeps one array: change it, or archive the job");
         }
+        if (document.arrays().stream().noneMatch(a -> a.id().equals(id))) {
+            throw gone("array", id);
+        }
         return List.of(new Change("remove", "$.arrays[id=" + id + "]", null));
     }
 
     /** Takes a roof away, with its arrays. */
     public List<Change> removeRoof(String id) {
         JobDocument document = job.document();
+        if (document.roofs().stream().noneMatch(r -> r.id().equals(id))) {
+            throw gone("roof", id);
+        }
         if (document.roofs().get(0).id().equals(id)) {
             throw new IllegalArgumentException(
                     "pins, routes and the other roofs are placed from the first roof: it stays, change its outline instead");
@@ -191,6 +200,10 @@ public final class PlaceEdits {
         return List.of(
                 Change.append(JobPaths.DOCUMENT.to(JobDocument::roofs), roof),
                 append(fresh(id, List.of(), a.facing(facing), List.of())));
+    }
+
+    private static IllegalArgumentException gone(String what, String id) {
+        return new IllegalArgumentException(what + " " + id + " is not in this job any more: load the page again");
     }
 
     private JobArray placed() {

@@ -67,39 +67,29 @@ public record ArrayChoice(
 
     /** The same with other places taken out by hand. */
     public ArrayChoice without(List<Corner> places) {
-        return new ArrayChoice(
-                tray,
-                module,
-                block,
-                tilt,
-                gap,
-                facing,
-                setback,
-                walkway,
-                windowFrom,
-                windowTo,
-                shiftAlong,
-                shiftAcross,
-                places,
-                attachments);
+        return with(facing, places);
     }
 
     /** The same facing another way. */
     public ArrayChoice facing(Facing other) {
+        return with(other, removed);
+    }
+
+    private ArrayChoice with(Facing faces, List<Corner> out) {
         return new ArrayChoice(
                 tray,
                 module,
                 block,
                 tilt,
                 gap,
-                other,
+                faces,
                 setback,
                 walkway,
                 windowFrom,
                 windowTo,
                 shiftAlong,
                 shiftAcross,
-                removed,
+                out,
                 attachments);
     }
 

@@ -6,5 +6,10 @@ import whipsaw.core.units.Measure;
 
 /** A point on the plan: x to the right, y to the top of the sheet. */
 public record Corner(
-        @Input(label = "x", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure x,
-        @Input(label = "y", dim = Dimension.ROOF_LENGTH, least = -2000, most = 2000) Measure y) {}
+        @Input(label = "x", dim = Dimension.ROOF_LENGTH, least = -Corner.FARTHEST_M, most = Corner.FARTHEST_M)
+                Measure x,
+        @Input(label = "y", dim = Dimension.ROOF_LENGTH, least = -Corner.FARTHEST_M, most = Corner.FARTHEST_M)
+                Measure y) {
+    /** No point lies farther from the origin along either side, m. */
+    public static final double FARTHEST_M = 2000;
+}

@@ -18,7 +18,7 @@ public record JobRoof(
         @Input(label = "Id", longest = 40) String id,
         @Input(label = "Roof name", longest = 60) String name,
         @Input(
-                        label = "Its origin at x",
+                        label = "Roof origin x",
                         dim = Dimension.ROOF_LENGTH,
                         least = -2000,
                         most = 2000,
@@ -27,7 +27,7 @@ public record JobRoof(
                         absent = "at that of the first roof")
                 Measure x,
         @Input(
-                        label = "Its origin at y",
+                        label = "Roof origin y",
                         dim = Dimension.ROOF_LENGTH,
                         least = -2000,
                         most = 2000,

@@ -270,6 +270,7 @@ class PlacesTest {
                 .hasMessageContaining("does not cross the area of array A");
         assertThatThrownBy(() -> edits.removeArray("A")).hasMessageContaining("keeps one array");
         assertThatThrownBy(() -> edits.removeRoof("r1")).hasMessageContaining("it stays");
+        assertThatThrownBy(() -> edits.removeRoof("r7")).hasMessageContaining("roof r7 is not in this job any more");
         assertThatThrownBy(edits::copy).hasMessageContaining("give it an area first");
         assertThatThrownBy(() -> edits.addRoof(" ")).hasMessageContaining("Annex");
     }

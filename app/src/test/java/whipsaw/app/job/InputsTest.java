@@ -370,11 +370,11 @@ class InputsTest {
     @Test
     void readerAndSchemaRefuseTheSameValuesAndErrorsCallInputsByTheirLabels() {
         int refused = 0;
+        Set<Slot> done = new HashSet<>();
         for (Map<String, Object> document : documents()) {
             Job job = JobReader.read(document, false).job();
             Map<String, Object> leaves = new LinkedHashMap<>();
             leaves(document, "$", leaves);
-            Set<Slot> done = new HashSet<>();
             for (String path : leaves.keySet()) {
                 Located at = Located.in(SHAPE, job.document(), path);
                 if (at == null || at.slot() == null || path.startsWith("$.survey.answers") || !done.add(at.slot())) {

@@ -21,6 +21,7 @@ import whipsaw.core.job.JobWriter;
 /** Job files against the schema that ships, and files with something wrong in them. */
 class JobFileTest {
     private static final JsonSchema SCHEMA = schema();
+    private static final List<Map<String, Object>> DOCUMENTS = documents();
 
     private static JsonSchema schema() {
         return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Json.write(JobReader.schema()));
@@ -43,8 +44,7 @@ class JobFileTest {
 
     @Test
     void whatShipsAndWhatIsWrittenFollowsTheSchema() {
-        assertThat(documents()).hasSize(12).allSatisfy(d -> assertThat(faults(d))
-                .isEmpty());
+        assertThat(DOCUMENTS).hasSize(12).allSatisfy(d -> assertThat(faults(d)).isEmpty());
     }
 
     @Test
@@ -58,7 +58,7 @@ class JobFileTest {
                 "schema=6",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
-            Map<String, Object> document = copy(documents().get(7));
+            Map<String, Object> document = copy(DOCUMENTS.get(7));
             String[] parts = change.split("=");
             put(document, parts[0], parts[1].matches("\\d+") ? (Object) Integer.valueOf(parts[1]) : parts[1]);
             assertThat(faults(document)).as(change).isNotEmpty();
@@ -122,7 +122,7 @@ class JobFileTest {
     }
 
     private static void broken(int which, int at, int how) {
-        Map<String, Object> document = copy(documents().get(5 + which));
+        Map<String, Object> document = copy(DOCUMENTS.get(5 + which));
         List<String> paths = new ArrayList<>();
         places(document, "$", paths);
         String path = paths.get(at % paths.size());
@@ -152,7 +152,7 @@ class JobFileTest {
 
     @Test
     void everyMemberCanBeLeftOutOrIsMissed() {
-        Map<String, Object> whole = documents().get(7);
+        Map<String, Object> whole = DOCUMENTS.get(7);
         List<String> paths = new ArrayList<>();
         places(whole, "$", paths);
         int missed = 0;
@@ -170,7 +170,7 @@ class JobFileTest {
 
     @Test
     void anExactValueThatDisagreesWithItsTextIsRefused() {
-        Map<String, Object> document = copy(documents().get(7));
+        Map<String, Object> document = copy(DOCUMENTS.get(7));
         put(document, "roof.height.m", 7.0);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
             assertThat(p.path()).isEqualTo("$.roofs[0].height");
@@ -180,7 +180,7 @@ class JobFileTest {
 
     @Test
     void readingAWrittenJobGivesTheJob() {
-        for (Map<String, Object> document : documents()) {
+        for (Map<String, Object> document : DOCUMENTS) {
             Job job = JobReader.read(document, false).job();
             Map<String, Object> written = JobWriter.write(job);
             assertThat(JobReader.read(copy(written), false).job()).isEqualTo(job);

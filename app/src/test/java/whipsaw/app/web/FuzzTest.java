@@ -18,11 +18,11 @@ class FuzzTest extends ServedTest {
     @Test
     void noRequestEndsInAServerErrorAndTheJobStaysReadable() {
         Fuzz fuzz = new Fuzz(server, 4711);
-        times(300, fuzz::address);
-        times(500, fuzz::form);
-        times(800, fuzz::change);
-        times(250, fuzz::importedFile);
-        times(300, fuzz::tape);
+        times(150, fuzz::address);
+        times(200, fuzz::form);
+        times(250, fuzz::change);
+        times(100, fuzz::importedFile);
+        times(100, fuzz::tape);
         assertThat(fuzz.errors()).isEmpty();
         assertThat(server.get(JOB).statusCode()).isEqualTo(200);
         assertThat(server.get(JOB + "/sheet").statusCode()).isEqualTo(200);

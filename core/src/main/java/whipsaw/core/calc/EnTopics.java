@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.AsceDrift;
 import whipsaw.core.site.AsceSnow;
+import whipsaw.core.site.EnDrift;
 import whipsaw.core.site.EnRoofPressure;
 import whipsaw.core.site.EnSnow;
 import whipsaw.core.site.EnZones;
@@ -156,7 +157,7 @@ final class EnTopics {
                                     .put("drift_required", d.drifts())
                                     .feet("hd", d.fullM())
                                     .feet("height", d.heightM())
-                                    .feet("width", d.widthM())
+                                    .feet("width", d.lengthM())
                                     .pressure("pd", d.surchargePa())
                                     .pressure("peak_total", d.peakPa());
                         }),
@@ -191,7 +192,7 @@ final class EnTopics {
                                 field("Ce", "Exposure coefficient C_e", "1.0"),
                                 field("Ct", "Thermal coefficient C_t", "1.0")),
                         (in, out) -> {
-                            EnSnow.Drift d = EnSnow.drift(
+                            EnDrift d = EnDrift.of(
                                     in.si("sk", Quantity.PRESSURE),
                                     in.length("obstacle_height"),
                                     in.number("Ce", 0.1, 3),

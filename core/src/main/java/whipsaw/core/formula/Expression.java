@@ -8,12 +8,12 @@ import java.util.regex.Pattern;
 
 /**
  * A formula as it is printed, compiled: numbers, symbols in braces, {@code + − · / ^ ²}, {@code ½}, parentheses,
- * {@code max min √ exp ln cos sin tan atan}. Angles are degrees. A number may carry {@code ft} or {@code °C} where the
+ * {@code max min √ exp ln cos sin tan atan}. Angles are degrees. A number may carry {@code ft}, {@code °C} or {@code °} where the
  * symbols beside it are in them.
  */
 final class Expression {
     private static final Pattern NUMBER = Pattern.compile("[0-9]+(?:\\.[0-9]+)?");
-    private static final List<Measured> UNITS = List.of(Measured.FOOT, Measured.CELSIUS);
+    private static final List<Measured> UNITS = List.of(Measured.FOOT, Measured.CELSIUS, Measured.DEGREES);
     private static final String[] FUNCTIONS = {"max", "min", "√", "exp", "ln", "cos", "sin", "tan", "atan"};
 
     /** A part that gives a number from the values of all symbols. */

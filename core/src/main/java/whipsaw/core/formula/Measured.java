@@ -54,6 +54,9 @@ public record Measured(
     /** A density in pounds per cubic foot, for formulas of a code that gives it so. */
     public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 0, 3, null, null);
 
+    /** A weight by volume. */
+    public static final Measured NEWTON_PER_CUBIC_METRE = new Measured(" N/m³", null, -2, 1, -2, 0, 4, null, null);
+
     public static final Measured KILOGRAM_PER_CUBIC_METRE = new Measured(" kg/m³", null, -3, 1, 0, 0, 4, null, null);
     /** A pressure in pascals, shown in kilopascals and pounds per square foot. */
     public static final Measured PASCAL = new Measured(" Pa", null, -1, 1, -2, 0, 4, Dimension.LOAD, UnitSystem.METRIC);

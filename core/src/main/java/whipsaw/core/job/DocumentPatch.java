@@ -107,14 +107,18 @@ public final class DocumentPatch {
     private void apply(Change change) {
         List<Step> steps = steps(change.path());
         Object place = root;
+        boolean remove = "remove".equals(change.op());
         for (int i = 0; i < steps.size() - 1; i++) {
+            if (remove && absent(place, steps.get(i), change.path())) {
+                return;
+            }
             boolean listNext = steps.get(i + 1).member() == null;
             place = child(place, steps.get(i), listNext, change.path());
         }
         Step last = steps.get(steps.size() - 1);
         switch (change.op() == null ? "" : change.op()) {
             case "set" -> set(place, last, copy(change.value()), change.path());
-            case "remove" -> remove(place, last);
+            case "remove" -> remove(place, last, change.path());
             case "append" -> {
                 Object list = child(place, last, true, change.path());
                 asList(list, change.path()).add(copy(change.value()));
@@ -132,7 +136,7 @@ public final class DocumentPatch {
         }
         List<Object> items = asList(place, path);
         int index = index(items, step);
-        if (index < 0 && step.key() != null && !step.key().equals("id")) {
+        if (index < 0 && optional(step)) {
             Map<String, Object> made = new LinkedHashMap<>();
             boolean name = step.key().equals("bay");
             made.put(step.key(), name ? step.match() : Integer.valueOf(step.match()));
@@ -170,15 +174,33 @@ public final class DocumentPatch {
         items.set(index, value);
     }
 
-    private static void remove(Object place, Step step) {
-        if (step.member() != null && place instanceof Map<?, ?> map) {
-            map.remove(step.member());
-        } else if (place instanceof List<?> items) {
-            @SuppressWarnings("unchecked")
-            int index = index((List<Object>) items, step);
-            if (index >= 0 && index < items.size()) {
-                items.remove(index);
-            }
+    /**
+     * Whether a step on the way to what is removed leads to an optional part that is not there, so that there is nothing
+     * to remove.
+     */
+    private static boolean absent(Object place, Step step, String path) {
+        return step.member() != null
+                ? !asMap(place, path).containsKey(step.member())
+                : optional(step) && index(asList(place, path), step) < 0;
+    }
+
+    /** Entries of an edge, a face or a bay say what differs there; every edge has one or none. */
+    private static boolean optional(Step step) {
+        return step.key() != null && !step.key().equals("id");
+    }
+
+    /** An input that is absent is removed already; a thing that is gone is refused. */
+    private static void remove(Object place, Step step, String path) {
+        if (step.member() != null) {
+            asMap(place, path).remove(step.member());
+            return;
+        }
+        List<Object> items = asList(place, path);
+        int index = index(items, step);
+        if (index >= 0 && index < items.size()) {
+            items.remove(index);
+        } else if (!optional(step)) {
+            throw new BadPatch("there is nothing at '" + path + "'");
         }
     }
 

@@ -19,9 +19,9 @@ import whipsaw.core.working.Terms;
  * @param height values up to the height a drift would have
  * @param load values of the drift that is taken
  * @param drifts whether a drift has to be taken
- * @param widthM from the obstacle to its end
+ * @param lengthM from the obstacle to its end
  */
-public record AsceDrift(Input input, Values height, Values load, boolean drifts, double widthM) {
+public record AsceDrift(Input input, Values height, Values load, boolean drifts, double lengthM) implements SnowDrift {
     private static final Formulas HEIGHT = Formulas.of("ASCE 7-16")
             .in("p_g", "ground snow load", Measured.PSF)
             .in("a", "slope of the density", Measured.NUMBER)
@@ -141,6 +141,7 @@ public record AsceDrift(Input input, Values height, Values load, boolean drifts,
     }
 
     /** With the balanced snow. */
+    @Override
     public double peakPa() {
         return load.si("p");
     }
@@ -150,6 +151,7 @@ public record AsceDrift(Input input, Values height, Values load, boolean drifts,
      *
      * @param terms where {@code p_g}, {@code p_f}, {@code h_o}, {@code F}, {@code I_s} and {@code l_u} come from
      */
+    @Override
     public List<Step> steps(Terms terms) {
         List<Step> steps = new ArrayList<>(height.steps(terms));
         steps.addAll(load.steps(terms));
@@ -158,7 +160,7 @@ public record AsceDrift(Input input, Values height, Values load, boolean drifts,
 
     /** Load at a distance from the obstacle; the balanced snow beyond the drift. */
     public double at(double distanceM) {
-        double part = widthM > 0 ? Math.max(0, 1 - distanceM / widthM) : 0;
+        double part = lengthM > 0 ? Math.max(0, 1 - distanceM / lengthM) : 0;
         return flatPa() + part * surchargePa();
     }
 }

@@ -1,14 +1,34 @@
 package whipsaw.core.site;
 
+import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.table.EnTables;
+import whipsaw.core.working.Step;
+import whipsaw.core.working.Terms;
 
 /**
- * Snow on a roof, EN 1991-1-3 5.2: {@code s = mu1 Ce Ct sk}.
+ * Snow on a roof, EN 1991-1-3 5.2.
  *
- * @param mu1 shape coefficient
- * @param roofPa s
+ * @param values of the symbols of the formulas
  */
-public record EnSnow(Input input, double mu1, double roofPa) implements SnowLoad {
+public record EnSnow(Input input, Values values) implements SnowLoad {
+    private static final Formulas SLIDING = formulas("max(0, min(1, (60° − {α}) / 30°)) · {μ_flat}");
+    private static final Formulas RETAINED = formulas("max({μ_flat}, max(0, min(1, (60° − {α}) / 30°)) · {μ_flat})");
+
+    private static Formulas formulas(String shape) {
+        return Formulas.of("EN 1991-1-3")
+                .in("μ_flat", "of a flat roof", Measured.NUMBER.digits(3))
+                .in("α", "fall of the roof", Measured.DEGREES)
+                .let("μ_1", "shape coefficient", shape, Measured.NUMBER.digits(3), "Table 5.2")
+                .in("C_e", "exposure coefficient", Measured.NUMBER.digits(3))
+                .in("C_t", "thermal coefficient", Measured.NUMBER.digits(3))
+                .in("s_k", "characteristic ground snow load", Measured.PASCAL)
+                .let("s", "snow on the roof", "{μ_1} · {C_e} · {C_t} · {s_k}", Measured.PASCAL, "5.2")
+                .build();
+    }
 
     /**
      * @param groundPa characteristic value s_k
@@ -17,32 +37,37 @@ public record EnSnow(Input input, double mu1, double roofPa) implements SnowLoad
      */
     public record Input(double groundPa, double slopeDeg, double exposure, double thermal, boolean retained) {}
 
+    /** Computes it with the recommended values of the tables. */
     public static EnSnow of(Input in, EnTables tables) {
-        double flat = tables.recommended("snow_mu_flat");
-        double sloped = Math.max(0, Math.min(1, (60 - in.slopeDeg()) / 30)) * flat; // Table 5.2
-        double mu1 = in.retained() ? Math.max(flat, sloped) : sloped;
-        return new EnSnow(in, mu1, mu1 * in.exposure() * in.thermal() * in.groundPa());
+        return new EnSnow(
+                in,
+                (in.retained() ? RETAINED : SLIDING)
+                        .values()
+                        .put("μ_flat", tables.recommended("snow_mu_flat"), From.table(tables.recommendedTable()))
+                        .put("α", in.slopeDeg())
+                        .put("C_e", in.exposure())
+                        .put("C_t", in.thermal())
+                        .put("s_k", in.groundPa())
+                        .compute());
+    }
+
+    /** Shape coefficient. */
+    public double mu1() {
+        return values.get("μ_1");
+    }
+
+    /** Snow on the roof, s. */
+    @Override
+    public double roofPa() {
+        return values.si("s");
     }
 
     /**
-     * Drift at an obstruction, 6.2.
+     * The lines of its working.
      *
-     * @param lengthM of the drift
+     * @param terms where {@code α}, {@code C_e}, {@code C_t} and {@code s_k} come from
      */
-    public record Drift(double mu2, double lengthM, double peakPa) {}
-
-    public static Drift drift(double groundPa, double heightM, double exposure, double thermal, EnTables tables) {
-        double weight = 1000 * tables.recommended("snow_weight_kN_per_m3");
-        double mu = groundPa > 0 ? weight * heightM / groundPa : Double.POSITIVE_INFINITY;
-        double mu2 = within(mu, tables.recommended("obstruction_mu_least"), tables.recommended("obstruction_mu_most"));
-        double length = within(
-                2 * heightM,
-                tables.recommended("obstruction_length_least_m"),
-                tables.recommended("obstruction_length_most_m"));
-        return new Drift(mu2, length, mu2 * exposure * thermal * groundPa);
-    }
-
-    private static double within(double value, double least, double most) {
-        return Math.min(most, Math.max(least, value));
+    public List<Step> steps(Terms terms) {
+        return values.steps(terms);
     }
 }

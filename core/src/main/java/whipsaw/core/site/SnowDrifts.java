@@ -37,7 +37,7 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
      * @param lengthM of the drift
      * @param peakPa all snow at the thing
      * @param basePa all snow at the end of the drift
-     * @param asce how it was computed in that family; null in the EN family
+     * @param drift how it was computed
      */
     public record Source(
             String name,
@@ -46,7 +46,7 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
             double lengthM,
             double peakPa,
             double basePa,
-            AsceDrift asce) {
+            SnowDrift drift) {
         public Source {
             ring = List.copyOf(ring);
         }
@@ -135,17 +135,17 @@ public record SnowDrifts(double uniformPa, double weightNPerM3, List<Source> sou
                             heightM,
                             tables.drift().value("projection_factor")),
                     tables.drift());
-            return d.drifts() ? new Source(name, ring, heightM, d.widthM(), d.peakPa(), d.flatPa(), d) : null;
+            return d.drifts() ? new Source(name, ring, heightM, d.lengthM(), d.peakPa(), d.flatPa(), d) : null;
         }
         if (snow instanceof EnSnow en && en.input().groundPa() > 0) {
-            EnSnow.Drift d = EnSnow.drift(
+            EnDrift d = EnDrift.of(
                     en.input().groundPa(),
                     heightM,
                     en.input().exposure(),
                     en.input().thermal(),
                     tables.en());
             return d.peakPa() > en.roofPa()
-                    ? new Source(name, ring, heightM, d.lengthM(), d.peakPa(), en.roofPa(), null)
+                    ? new Source(name, ring, heightM, d.lengthM(), d.peakPa(), en.roofPa(), d)
                     : null;
         }
         return null;

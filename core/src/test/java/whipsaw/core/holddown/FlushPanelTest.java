@@ -93,9 +93,9 @@ class FlushPanelTest {
             assertThat(drift(ground * 1.2, fetch, 9).peakPa())
                     .isGreaterThanOrEqualTo(drift(ground, fetch, 9).peakPa());
             assertThat(d.heightM()).isLessThanOrEqualTo(Math.max(0, d.aboveM()) + 1e-9);
-            assertThat(d.widthM()).isLessThanOrEqualTo(8 * Math.max(0, d.aboveM()) + 1e-9);
+            assertThat(d.lengthM()).isLessThanOrEqualTo(8 * Math.max(0, d.aboveM()) + 1e-9);
             assertThat(d.at(0)).isCloseTo(d.peakPa(), within(1e-6));
-            assertThat(d.at(d.widthM() + 0.01)).isEqualTo(d.flatPa());
+            assertThat(d.at(d.lengthM() + 0.01)).isEqualTo(d.flatPa());
         }
         double shortest = Unit.FOOT.toSi(20);
         assertThat(drift(1000, 1, 2).fullM()).isEqualTo(drift(1000, shortest, 2).fullM());

@@ -57,6 +57,22 @@ class DocumentMergeTest {
                 .isFalse();
     }
 
+    /** A corner of an area is known by its number, so the whole area is one thing; the areas of two arrays are two. */
+    @Test
+    void theAreaOfAnArrayIsOneThing() {
+        Map<String, Object> corner = Map.of("x", "1 m", "y", "1 m");
+        Map<String, Object> base = DocumentPatch.apply(
+                BASE,
+                List.of(set(
+                        "$.array.area",
+                        List.of(corner, Map.of("x", "9 m", "y", "1 m"), Map.of("x", "9 m", "y", "9 m")))));
+        Map<String, Object> now = DocumentPatch.apply(base, List.of(set("$.array.area[1].x", "8 m")));
+        assertThat(DocumentMerge.clash(base, now, List.of(set("$.array.area[2].y", "8 m"))))
+                .isTrue();
+        assertThat(DocumentMerge.clash(base, now, List.of(set("$.arrays[id=B].area[2].y", "8 m"))))
+                .isFalse();
+    }
+
     /** Entries with no id are known by their place alone, which another edit may have shifted. */
     @Test
     void listsWithoutIdsAreOneThing() {

@@ -41,7 +41,16 @@ class DocumentPatchTest {
                 .contains("height=7 m", "v-1", "x=4 m", "x=6 m")
                 .doesNotContain("5 m");
         assertThat(apply("remove", "$.roof.vents[id=v-1]", null).toString()).doesNotContain("v-1");
-        assertThat(apply("remove", "$.roof.nothing", null)).isEqualTo(document());
+    }
+
+    @Test
+    void whatIsAbsentIsRemovedAlreadyButAThingThatIsGoneIsRefused() {
+        for (String absent : List.of("$.roof.nothing", "$.roof.deck.span", "$.roof.parapets[edge=3].height")) {
+            assertThat(apply("remove", absent, null)).as(absent).isEqualTo(document());
+        }
+        for (String gone : List.of("$.roof.vents[id=v-9]", "$.roof.vents[1]", "$.roof.vents[id=v-9].x", "$.roof[0]")) {
+            assertThatThrownBy(() -> apply("remove", gone, null)).as(gone).isInstanceOf(DocumentPatch.BadPatch.class);
+        }
     }
 
     @Test

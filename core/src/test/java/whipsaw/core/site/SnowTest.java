@@ -83,7 +83,7 @@ class SnowTest {
         "2,9,2.0,15"
     })
     void driftsAtAnObstructionStayWithinTheirBounds(double groundKPa, double height, double mu, double length) {
-        EnSnow.Drift d = EnSnow.drift(groundKPa * 1000, height, 1, 1, TABLES.en());
+        EnDrift d = EnDrift.of(groundKPa * 1000, height, 1, 1, TABLES.en());
         assertThat(d.mu2()).isCloseTo(mu, within(1e-12));
         assertThat(d.lengthM()).isCloseTo(length, within(1e-12));
         assertThat(d.peakPa()).isCloseTo(mu * groundKPa * 1000, within(1e-9));

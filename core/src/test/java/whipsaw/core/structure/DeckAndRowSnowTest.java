@@ -52,6 +52,10 @@ class DeckAndRowSnowTest {
         return with(structure("y", "2 m"), "bearing", force);
     }
 
+    private static AsceDrift asce(SnowDrifts.Source source) {
+        return (AsceDrift) source.drift();
+    }
+
     @Test
     void anEndSetsDownWhatTheShearSaysAndFailsWhenItsSupportTakesLess() {
         RoofMembers.Member free =
@@ -147,7 +151,7 @@ class DeckAndRowSnowTest {
     void rowsGatherSnowOnTheirHighEdgesAndItIsGoneBeyondItsLength() {
         Design d = Jobs.design("site.snow", "0.6 kPa", "array.tilt", "15 deg");
         RowSnow rows = d.rowSnow();
-        AsceDrift drift = rows.profile().asce();
+        AsceDrift drift = asce(rows.profile());
         assertThat(drift.input().obstacleM()).isEqualTo(d.layout().highEdgeM());
         ArrayLayout.Run last = d.layout().runs().get(d.layout().runs().size() - 1);
         double t = d.layout().modules().get(last.firstIndex()).t() + d.layout().depthM();
@@ -157,7 +161,7 @@ class DeckAndRowSnowTest {
         assertThat(rows.moreThanUniform(at.x, at.y)).isCloseTo(drift.peakPa() - uniform, within(1e-6));
         double before = Double.MAX_VALUE;
         for (int i = 0; i <= 10; i++) {
-            var behind = d.layout().frame().plan(middle, t + i * drift.widthM() / 9.5);
+            var behind = d.layout().frame().plan(middle, t + i * drift.lengthM() / 9.5);
             double now = rows.moreThanUniform(behind.x, behind.y);
             assertThat(now).isLessThanOrEqualTo(before);
             before = now;
@@ -182,16 +186,16 @@ class DeckAndRowSnowTest {
         for (String fetch : List.of("8 m", "20 m", "60 m")) {
             Design d = Jobs.design("site.snow", "0.6 kPa", "array.tilt", "15 deg", "site.snowFetch", fetch);
             SnowDrifts.Source rows = d.rowSnow().profile();
-            assertThat(rows.asce().input().fetchM())
+            assertThat(asce(rows).input().fetchM())
                     .isEqualTo(
                             d.job().site().code() instanceof Site.AsceSite a
                                     ? a.snowFetch().si()
                                     : Double.NaN);
-            assertThat(rows.asce().fullM()).isGreaterThan(width);
-            width = rows.asce().fullM();
+            assertThat(asce(rows).fullM()).isGreaterThan(width);
+            width = asce(rows).fullM();
         }
         Design usual = Jobs.design("site.snow", "0.6 kPa", "array.tilt", "15 deg");
-        assertThat(usual.rowSnow().profile().asce().input().fetchM())
+        assertThat(asce(usual.rowSnow().profile()).input().fetchM())
                 .isEqualTo(usual.plan().longSideM());
     }
 

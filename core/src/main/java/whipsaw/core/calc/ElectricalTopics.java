@@ -12,7 +12,6 @@ import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.ConductorTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
-import whipsaw.core.units.Unit;
 
 /** String limits, inverter current, ampacity, drop and conductor sizing by the NEC. */
 final class ElectricalTopics {
@@ -89,6 +88,7 @@ final class ElectricalTopics {
                         field("phases", "Phases", "3", "3", "1")),
                 (in, out) -> {
                     InverterCurrent c = InverterCurrent.of(
+                            1,
                             in.positive("power", Quantity.POWER),
                             in.positive("line_voltage", Quantity.VOLTAGE),
                             phases(in),
@@ -184,7 +184,7 @@ final class ElectricalTopics {
                 },
                 in.positive(currentKey, Quantity.CURRENT),
                 in.positive("voltage", Quantity.VOLTAGE),
-                Unit.FOOT.fromSi(in.length("length")),
+                in.length("length"),
                 in.choice("material", MATERIALS),
                 in.choice("raceway", RACEWAYS),
                 in.number("power_factor", 0.1, 1),

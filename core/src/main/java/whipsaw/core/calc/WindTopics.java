@@ -225,8 +225,12 @@ final class WindTopics {
                 in.positive("effective_area", Quantity.AREA),
                 zone,
                 edge,
-                given ? curve(in) : tables.panels().lowSlopeSuction(zone),
-                given ? null : tables.panels().lowSlopePressure(),
+                given
+                        ? new FlushPanel.Coefficients(curve(in), null, null)
+                        : new FlushPanel.Coefficients(
+                                tables.panels().lowSlopeSuction(zone),
+                                tables.panels().lowSlopePressure(),
+                                tables.panels().lowSlopeTable()),
                 tables.panels());
         out.put("Kz", q.kz())
                 .pressure("qh", q.pressurePa())

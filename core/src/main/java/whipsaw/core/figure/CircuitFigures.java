@@ -9,11 +9,8 @@ import whipsaw.core.circuit.StringLimits;
 import whipsaw.core.circuit.TrackerCurrent;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Electrical;
-import whipsaw.core.job.Site;
 import whipsaw.core.run.AcRun;
-import whipsaw.core.run.Ampacity;
 import whipsaw.core.run.ConductorSizing;
-import whipsaw.core.run.ContinuousCurrent;
 import whipsaw.core.run.VoltageDrop;
 import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
@@ -104,50 +101,20 @@ final class CircuitFigures {
         UnitSystem units = design.job().project().units();
         String length = Show.both(units, Dimension.ROOF_LENGTH, run.lengthM());
         Working.Builder w = Working.of("run.length", "Length of the AC run, one way", length)
-                .step(
-                        "L",
-                        "plan, vertical legs and slack",
-                        "({plan} + {legs}) · (1 + {slack} / 100)",
-                        length,
-                        "",
-                        Term.given(
-                                "plan",
-                                "polyline on the plan",
-                                Show.both(units, Dimension.ROOF_LENGTH, run.planM()),
-                                null),
-                        Term.given(
-                                "legs",
-                                design.job().electrical().run().legs().size() + " vertical legs",
-                                Show.both(units, Dimension.ROOF_LENGTH, run.verticalM()),
-                                null),
-                        Term.given(
-                                "slack",
-                                "slack, %",
-                                Show.number(design.job().electrical().run().slackPct(), 1),
-                                null));
+                .steps(run.length().steps(Terms.typed(), units));
         SnowOnRun snow = design.snowOnRun();
         if (snow == null) {
             return w.build();
         }
         boolean drifted = !design.site().drifts().sources().isEmpty() || design.rowSnow() != null;
-        return w.step(
-                        "d",
-                        snow.even()
-                                ? "snow on the run, no drift reaches it"
-                                : "deepest snow on the run, "
-                                        + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
-                                        + " from where it starts; "
-                                        + Show.both(units, Dimension.ROOF_LENGTH, snow.evenM())
-                                        + " without drifts",
-                        "{p} / {weight}",
-                        Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM()),
-                        design.job().site().code() instanceof Site.AsceSite ? "ASCE 7-16 7.7" : "EN 1991-1-3 6.2",
-                        Term.computed(
-                                "p",
-                                "all snow there",
-                                Show.both(units, Dimension.LOAD, snow.loadPa()),
-                                drifted ? "site.drift" : "site.snow"),
-                        Term.computed("weight", "of snow", significant(snow.weightNPerM3() / 1000, 3) + " kN/m³", null))
+        w.note(
+                snow.even()
+                        ? "No drift reaches the run."
+                        : "The snow is deepest " + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
+                                + " from where the run starts; "
+                                + Show.both(units, Dimension.ROOF_LENGTH, snow.evenM()) + " without drifts.");
+        return w.steps(snow.depth()
+                        .steps(Terms.of(Term.computed("p", "", "", drifted ? "site.drift" : "site.snow")), units))
                 .note("Snow on the roof as the code drifts it. Conduit, supports and boxes below that depth are buried:"
                         + " raise them or protect them, and mark them for who clears the roof.")
                 .build();
@@ -157,34 +124,13 @@ final class CircuitFigures {
         Electrical.AcRun run = design.job().electrical().run();
         ConductorSizing s = design.run().sizing();
         ConductorTables t = tables.conductors();
-        String current = amps(design.run().current().currentA());
+        var inverter = design.job().electrical().inverter().info();
+        Terms terms = Terms.of(
+                Term.data("S", "", "", Origin.CATALOGUE, inverter),
+                Term.data("V", "", "", Origin.CATALOGUE, inverter),
+                Term.given("T", "", "", design.job().site().designHigh()));
         Working.Builder w = Working.of("run.size", "Conductors of the AC run", sizeWords(s, run.material()))
-                .step(
-                        "I",
-                        run.feeders() == 1
-                                ? "rated current of all inverters"
-                                : "rated current of the fullest of " + run.feeders() + " equal feeders",
-                        "{n} · {S} / (√3 · {V})",
-                        current,
-                        "",
-                        Term.computed(
-                                "n",
-                                "inverters on it",
-                                String.valueOf(design.run().inverters()),
-                                "total.ac"),
-                        Term.data(
-                                "S",
-                                "rating of one",
-                                Show.number(design.circuits().inverterPowerVa() / 1000, 2) + " kVA",
-                                Origin.CATALOGUE,
-                                design.job().electrical().inverter().info()),
-                        Term.data(
-                                "V",
-                                "line voltage",
-                                volts(s.input().circuit().voltageV()),
-                                Origin.CATALOGUE,
-                                design.job().electrical().inverter().info()))
-                .steps(ContinuousCurrent.of(s.input().circuit().currentA()).steps())
+                .steps(design.run().current().steps(terms))
                 .step(
                         "OCPD",
                         "next standard rating",
@@ -192,6 +138,9 @@ final class CircuitFigures {
                         s.deviceA() == 0 ? "none" : s.deviceA() + " A",
                         "NEC 240.6(A)",
                         Term.data("I_c", "continuous", amps(s.requiredA()), Origin.TABLE, t.deviceTable()));
+        if (run.feeders() > 1) {
+            w.note("The fullest of " + run.feeders() + " equal feeders.");
+        }
         if (!s.feasible()) {
             return w.note("No size up to "
                             + AcRun.MOST_SETS
@@ -200,45 +149,16 @@ final class CircuitFigures {
                             + " kcmil meets ampacity and drop.")
                     .build();
         }
-        Ampacity a = s.chosen().ampacity();
-        String size = Counts.conductor(s.chosen().size().name(), run.material());
-        return w.step(
-                        "",
-                        "terminal ampacity, " + run.terminalC() + " °C column",
-                        "{sets} · {A_t}",
-                        amps(a.terminalA()) + ", at least " + amps(s.requiredA()),
-                        "NEC 110.14(C), Table 310.16",
-                        Term.computed(
-                                "sets",
-                                "parallel sets",
-                                String.valueOf(s.chosen().sets()),
-                                null),
-                        Term.data(
-                                "A_t", size, amps(a.terminalA() / s.chosen().sets()), Origin.TABLE, t.ampacityTable()))
+        return w.steps(s.chosen().ampacity().steps(false, terms))
                 .step(
                         "",
-                        "corrected ampacity, 90 °C column",
-                        "{sets} · {A_90} · {F_t} · {F_n}",
-                        amps(a.correctedA()) + ", at least " + current,
-                        "NEC 310.15(B), (C)",
-                        Term.computed(
-                                "sets",
-                                "parallel sets",
-                                String.valueOf(s.chosen().sets()),
-                                null),
-                        Term.data("A_90", size, amps(a.ninetyA() / s.chosen().sets()), Origin.TABLE, t.ampacityTable()),
-                        Term.data(
-                                "F_t",
-                                "ambient " + celsius(a.ambientC()),
-                                significant(a.factorTable(), 3),
-                                Origin.TABLE,
-                                t.temperatureTable()),
-                        Term.data(
-                                "F_n",
-                                "3 current-carrying conductors in a raceway",
-                                significant(a.factorCount(), 3),
-                                Origin.TABLE,
-                                t.countTable()))
+                        "chosen: " + sizeWords(s, run.material()),
+                        "",
+                        "terminals " + amps(s.chosen().ampacity().terminalA()) + " of " + amps(s.requiredA())
+                                + " needed, corrected "
+                                + amps(s.chosen().ampacity().correctedA()) + " of "
+                                + amps(design.run().current().currentA()) + " needed",
+                        "NEC 215.2(A)(1), 310.15")
                 .step(
                         "",
                         "carries the current with "
@@ -281,37 +201,21 @@ final class CircuitFigures {
                 + " A device";
     }
 
-    static Working runDrop(Design design, CodeTables tables) {
+    static Working runDrop(Design design) {
         ConductorSizing s = design.run().sizing();
         VoltageDrop drop = s.chosen().drop();
-        VoltageDrop.Circuit c = s.input().circuit();
         String answer = Show.number(drop.dropPct(), 2) + " %, " + Show.number(drop.dropV(), 2) + " V";
+        Terms terms = Terms.of(
+                Term.computed("I", "", "", "run.size"),
+                Term.computed("L", "", "", "run.length"),
+                Term.data(
+                        "V",
+                        "",
+                        "",
+                        Origin.CATALOGUE,
+                        design.job().electrical().inverter().info()));
         return Working.of("run.drop", "Voltage drop of the AC run", answer)
-                .step(
-                        "ΔV",
-                        "three-phase drop at power factor {cos φ}".replace("{cos φ}", Show.number(c.powerFactor(), 2)),
-                        "√3 · {I} / {sets} · ({R} · cos φ + {X} · sin φ) · {L} / 1000",
-                        answer,
-                        "NEC Chapter 9 Table 9",
-                        Term.computed("I", "current", amps(c.currentA()), "run.size"),
-                        Term.computed(
-                                "sets",
-                                "parallel sets",
-                                String.valueOf(s.chosen().sets()),
-                                null),
-                        Term.data(
-                                "R",
-                                "resistance at 75 °C",
-                                drop.ohmPerKft() + " Ω/kft",
-                                Origin.TABLE,
-                                tables.conductors().acTable()),
-                        Term.data(
-                                "X",
-                                "reactance",
-                                drop.reactancePerKft() + " Ω/kft",
-                                Origin.TABLE,
-                                tables.conductors().acTable()),
-                        Term.computed("L", "length one way", significant(c.lengthFt(), 5) + " ft", "run.length"))
+                .steps(drop.steps(terms))
                 .note("The linear formula is good for small angles between the two voltages.")
                 .build();
     }

@@ -19,6 +19,7 @@ import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
 import whipsaw.core.working.Plot;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** How the wind on pitched faces, on modules parallel to them and on their purlins came about. */
@@ -43,15 +44,6 @@ final class FaceFigures {
     private static Term velocity(Design design) {
         return Term.computed(
                 "q_h", "velocity pressure", load(design, design.faceWind().qhPa()), "site.qh");
-    }
-
-    private static Term coefficient(String words, double value, FaceWind wind) {
-        return Term.data(
-                "GC_p",
-                words,
-                Double.isNaN(value) ? "none at hand" : Show.number(value, 3),
-                Origin.TABLE,
-                wind.steep() ? wind.tables().gableTable() : wind.tables().lowSlopeTable());
     }
 
     private static String down(Design design, FlushPanel.Pressure p) {
@@ -142,38 +134,9 @@ final class FaceFigures {
                                 area(design, m2),
                                 Origin.CATALOGUE,
                                 design.job().array().module().info()))
-                .step(
-                        "γ_a",
-                        "equalisation",
-                        "1.2 − 0.4 · log {A}",
-                        Show.number(p.gammaA(), 3),
-                        "ASCE 7-16 Fig. 29.4-8, between 10 and 100 ft²",
-                        Term.data(
-                                "A",
-                                "one module",
-                                Show.number(Unit.SQUARE_FOOT.fromSi(m2), 1) + " ft²",
-                                Origin.TABLE,
-                                tables.panels().areaTable()))
-                .step(
-                        "p",
-                        "uplift",
-                        "{q_h} · −{GC_p} · {γ_E} · {γ_a}",
-                        load(design, p.upliftPa()),
-                        "ASCE 7-16 Eq. 29.4-7",
-                        velocity(design),
-                        coefficient("suction", p.suction(), wind),
-                        Term.byRule(
-                                "γ_E", "array edge factor", "1.5", "taken everywhere: as if at the edge of its array"),
-                        Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
-                .step(
-                        "p_d",
-                        "downward",
-                        "{q_h} · {GC_p} · {γ_a}",
-                        down(design, p),
-                        "with the positive coefficient and no edge factor",
-                        velocity(design),
-                        coefficient("pressure", p.pressure(), wind),
-                        Term.computed("γ_a", "equalisation", Show.number(p.gammaA(), 3), null))
+                .steps(p.steps(
+                        Terms.of(Term.computed("q_h", "", "", "site.qh")),
+                        design.job().project().units()))
                 .plot(Plot.of(
                         "area, ft²",
                         "−GC_p, zone " + FaceWind.shown(zone),

@@ -76,7 +76,7 @@ public final class Figures {
             case "run.drop" -> design.run().sizing() == null
                             || !design.run().sizing().feasible()
                     ? null
-                    : CircuitFigures.runDrop(design, tables);
+                    : CircuitFigures.runDrop(design);
             default -> null;
         };
     }

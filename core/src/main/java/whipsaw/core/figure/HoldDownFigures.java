@@ -155,7 +155,6 @@ final class HoldDownFigures {
         Ballast b = position.ballast();
         Job job = design.job();
         UnitSystem units = job.project().units();
-        String method = b.hold().factors().words();
         String blocks = Show.count(b.blocksNeeded(), "block")
                 + (b.full() ? " needed, " + b.blocksPlaced() + (b.attached() ? " and attachments" : " fit") : "");
         Working.Builder w =
@@ -189,30 +188,11 @@ final class HoldDownFigures {
                             Origin.CATALOGUE,
                             job.array().module().info()));
         }
-        String uplift = Show.both(units, Dimension.FORCE, b.demand().upliftN());
-        String drag = Show.both(units, Dimension.FORCE, b.demand().dragN());
-        String fall = Show.number(b.hold().roofSlopeDeg(), 2) + "°";
-        Term factorW = Term.data(
-                "f_W",
-                "factor on wind",
-                significant(b.hold().factors().wind(), 3),
-                Origin.TABLE,
-                tables.wind().factorTable());
-        Term factorG = Term.data(
-                "f_G",
-                "factor on weight",
-                significant(b.hold().factors().dead(), 3),
-                Origin.TABLE,
-                tables.wind().factorTable());
-        Term slope = Term.given("s", "fall of the roof", fall, job.roof().slope());
-        // one pound-force weighs one pound; a kilonewton has to be divided
-        String overG = units == UnitSystem.METRIC ? " / {g}" : "";
-        Term gravity = Term.byRule("g", "gravity, kN to t", "9.80665", "standard gravity");
-        return w.step(
+        w.step(
                         "U",
                         "away from the roof",
                         "Σ share · p · cos({β}) · A_m",
-                        uplift,
+                        Show.both(units, Dimension.PART_FORCE, b.demand().upliftN()),
                         "resolved from the pressure normal to the module",
                         Term.given(
                                 "β",
@@ -223,70 +203,26 @@ final class HoldDownFigures {
                         "H",
                         "along the roof",
                         "Σ share · p · sin({β}) · A_m",
-                        drag,
+                        Show.both(units, Dimension.PART_FORCE, b.demand().dragN()),
                         "resolved from the pressure normal to the module",
                         Term.given(
                                 "β",
                                 "tilt",
                                 job.array().tilt().typed(),
-                                job.array().tilt()))
-                .step(
-                        "D_up",
-                        "total weight against uplift",
-                        "({f_W} / {f_G}) · {U} / cos {s}" + overG,
-                        mass(units, b.upliftKg()),
-                        method,
-                        factorW,
-                        factorG,
-                        Term.computed("U", "uplift", uplift, null),
-                        gravity,
-                        slope)
-                .step(
-                        "D_sl",
-                        "total weight against sliding",
-                        "({f_W} / {f_G}) · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})" + overG,
-                        mass(units, b.slidingKg()),
-                        method,
-                        factorW,
-                        factorG,
-                        Term.data(
-                                "μ",
-                                "friction on " + job.roof().covering(),
-                                significant(b.hold().friction(), 3),
-                                Origin.CATALOGUE,
-                                job.array().tray().info()),
-                        Term.computed("U", "uplift", uplift, null),
-                        Term.computed("H", "drag", drag, null),
-                        gravity,
-                        slope)
-                .step(
-                        "B",
-                        "ballast",
-                        "max({D_up}, {D_sl}) − {own}",
-                        mass(units, b.requiredKg()),
-                        "governed by " + b.governing(),
-                        Term.computed("D_up", "against uplift", mass(units, b.upliftKg()), null),
-                        Term.computed("D_sl", "against sliding", mass(units, b.slidingKg()), null),
-                        Term.data(
-                                "own",
-                                "module and racking at the position",
-                                mass(units, b.demand().ownMassKg()),
-                                Origin.CATALOGUE,
-                                job.array().module().info()))
-                .step(
-                        "n",
-                        "whole blocks, rounded up; the position takes "
-                                + b.hold().mostBlocks(),
-                        "{B} / {block}",
-                        blocks,
-                        "tray system " + job.array().tray().info().name(),
-                        Term.computed("B", "ballast", mass(units, b.requiredKg()), null),
-                        Term.data(
-                                "block",
-                                "one block",
-                                mass(units, b.hold().blockKg()),
-                                Origin.CATALOGUE,
-                                job.array().block().info()))
+                                job.array().tilt()));
+        Terms terms = Terms.of(
+                Term.data("f_W", "", "", Origin.TABLE, tables.wind().factorTable()),
+                Term.data("f_G", "", "", Origin.TABLE, tables.wind().factorTable()),
+                Term.given("s", "", "", job.roof().slope()),
+                Term.data("μ", "", "", Origin.CATALOGUE, job.array().tray().info()),
+                Term.data("own", "", "", Origin.CATALOGUE, job.array().module().info()),
+                Term.data("block", "", "", Origin.CATALOGUE, job.array().block().info()));
+        return w.steps(b.steps(terms, units))
+                .note("Factors by " + b.hold().factors().words() + "; friction is that on "
+                        + job.roof().covering() + ". Governed by " + b.governing() + ": "
+                        + mass(units, b.requiredKg()) + " of ballast in blocks of "
+                        + mass(units, b.hold().blockKg()) + "; the position takes "
+                        + Show.count(b.hold().mostBlocks(), "block") + ".")
                 .note(
                         b.full()
                                 ? "The position is full: "

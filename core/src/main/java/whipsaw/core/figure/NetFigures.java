@@ -26,7 +26,6 @@ final class NetFigures {
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
         var tray = job.array().tray();
         boolean en = job.site().code() instanceof Site.EnSite;
-        String q = en ? "q_p" : "q_h";
         String number = demand.module().number();
         return Working.of("uplift/" + number, "Wind uplift on module " + number, answer)
                 .step(
@@ -82,20 +81,7 @@ final class NetFigures {
                                 "tilt",
                                 job.array().tilt().typed(),
                                 job.array().tilt()))
-                .step(
-                        "p",
-                        "uplift, normal to the module, " + (en ? "characteristic" : "strength level"),
-                        "{" + q + "} · {c_net}",
-                        answer,
-                        en ? "EN 1991-1-4 5.2 with a net coefficient" : "ASCE 7 chapter 31 with a net coefficient",
-                        Term.computed(
-                                q,
-                                en ? "peak velocity pressure" : "velocity pressure, K_d included",
-                                Show.both(units, Dimension.LOAD, p.peakPa()),
-                                "site.qh"),
-                        Term.computed("c_net", "net coefficient", significant(p.up(), 4), null))
-                .note("Downward: " + significant(p.down(), 4) + " · " + q + " = "
-                        + Show.both(units, Dimension.LOAD, p.downPa()) + ".")
+                .steps(p.steps(units))
                 .note((en
                                 ? "EN 1991-1-4 gives no coefficients of tilted panels on flat roofs; these"
                                 : "The coefficients")

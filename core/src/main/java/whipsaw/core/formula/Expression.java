@@ -16,12 +16,15 @@ final class Expression {
     private static final List<Measured> UNITS = List.of(Measured.FOOT, Measured.CELSIUS, Measured.DEGREES);
     private static final String[] FUNCTIONS = {"max", "min", "√", "exp", "ln", "cos", "sin", "tan", "atan"};
 
+    /** How nothing is measured, which goes with everything. */
+    private static final Measured NOTHING = new Measured("", null, 0, 0, 0, 0, 4, null, null);
+
     /** A part that gives a number from the values of all symbols. */
     private interface Node {
         double at(double... values);
     }
 
-    /** A part with the powers of its quantity; null powers stand for a plain number that was written as such. */
+    /** A part with the powers of its quantity. */
     private record Part(Node node, Measured measured) {}
 
     private final String text;
@@ -154,7 +157,7 @@ final class Expression {
                 return new Part(v -> number, unit);
             }
         }
-        return new Part(v -> number, Measured.NUMBER);
+        return new Part(v -> number, number == 0 ? NOTHING : Measured.NUMBER);
     }
 
     private Part symbol() {
@@ -215,6 +218,9 @@ final class Expression {
     }
 
     private Measured same(Part a, Part b) {
+        if (a.measured() == NOTHING || b.measured() == NOTHING) {
+            return a.measured() == NOTHING ? b.measured() : a.measured();
+        }
         if (!dimensional && !a.measured().goesWith(b.measured())) {
             throw wrong("adds or compares what has different units");
         }

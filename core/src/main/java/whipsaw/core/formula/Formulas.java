@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Step;
 import whipsaw.core.working.Term;
 import whipsaw.core.working.Terms;
@@ -141,7 +142,7 @@ public final class Formulas {
     }
 
     /** The lines of a working. */
-    List<Step> steps(Values values, Terms terms) {
+    List<Step> steps(Values values, Terms terms, UnitSystem first) {
         List<Step> steps = new ArrayList<>();
         for (int i = 0; i < symbols.size(); i++) {
             Symbol s = symbols.get(i);
@@ -149,15 +150,15 @@ public final class Formulas {
                 continue;
             }
             List<Term> used = new ArrayList<>();
-            s.expression().used().forEach(k -> used.add(term(k, values, terms)));
-            steps.add(new Step(s.name(), s.meaning(), s.formula(), values.shown(i), s.clause(), used));
+            s.expression().used().forEach(k -> used.add(term(k, values, terms, first)));
+            steps.add(new Step(s.name(), s.meaning(), s.formula(), values.shown(i, first), s.clause(), used));
         }
         return steps;
     }
 
-    private Term term(int place, Values values, Terms terms) {
+    private Term term(int place, Values values, Terms terms, UnitSystem first) {
         Symbol s = symbols.get(place);
-        String shown = values.shown(place);
+        String shown = values.shown(place, first);
         if (!s.putIn()) {
             return Term.computed(s.name(), s.meaning(), shown, null);
         }

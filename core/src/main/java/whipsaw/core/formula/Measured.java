@@ -37,6 +37,10 @@ public record Measured(
     public static final Measured DEGREES = new Measured("°", null, 0, 0, 0, 0, 4, null, null);
 
     public static final Measured METRE = new Measured(" m", null, 1, 0, 0, 0, 4, null, null);
+    /** A length, shown in metres and in feet and inches. */
+    public static final Measured ROOF_LENGTH =
+            new Measured(" m", null, 1, 0, 0, 0, 4, Dimension.ROOF_LENGTH, UnitSystem.METRIC);
+
     public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 0, 5, null, null);
     public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 0, 4, null, null);
     public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 0, 5, null, null);
@@ -49,10 +53,17 @@ public record Measured(
 
     public static final Measured VOLT = new Measured(" V", null, 2, 1, -3, -1, 5, null, null);
     public static final Measured AMPERE = new Measured(" A", null, 0, 0, 0, 1, 5, null, null);
+    /** A resistance or reactance of a length, ohm per 1000 ft. */
+    public static final Measured OHM_PER_KFT = new Measured(" Ω/kft", null, 1, 1, -3, -2, 4, null, null);
+
     public static final Measured VOLT_AMPERE = new Measured(" VA", null, 2, 1, -3, 0, 5, null, null);
 
     /** A density in pounds per cubic foot, for formulas of a code that gives it so. */
     public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 0, 3, null, null);
+
+    /** A force on a part, shown in newtons and pounds. */
+    public static final Measured PART_FORCE =
+            new Measured(" N", null, 1, 1, -2, 0, 4, Dimension.PART_FORCE, UnitSystem.METRIC);
 
     /** A weight by volume. */
     public static final Measured NEWTON_PER_CUBIC_METRE = new Measured(" N/m³", null, -2, 1, -2, 0, 4, null, null);
@@ -79,10 +90,14 @@ public record Measured(
         return length == other.length && mass == other.mass && time == other.time && current == other.current;
     }
 
-    /** A value in this unit, as a working shows it. */
-    String shown(double value) {
+    /**
+     * A value in this unit, as a working shows it.
+     *
+     * @param first the system shown first where both are; null for the one the formulas speak
+     */
+    String shown(double value, UnitSystem first) {
         if (both != null) {
-            return Show.both(system, both, si(value));
+            return Show.both(first == null ? system : first, both, si(value));
         }
         return significant(value, digits) + symbol;
     }

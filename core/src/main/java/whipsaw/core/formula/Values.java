@@ -2,6 +2,7 @@ package whipsaw.core.formula;
 
 import java.util.Arrays;
 import java.util.List;
+import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Step;
 import whipsaw.core.working.Terms;
 
@@ -59,8 +60,8 @@ public final class Values {
         return formulas.measured(place).si(values[place]);
     }
 
-    String shown(int place) {
-        return formulas.measured(place).shown(values[place]);
+    String shown(int place, UnitSystem first) {
+        return formulas.measured(place).shown(values[place], first);
     }
 
     From from(int place) {
@@ -73,7 +74,12 @@ public final class Values {
      * @param terms where values come from that were put in without saying so
      */
     public List<Step> steps(Terms terms) {
-        return formulas.steps(this, terms);
+        return formulas.steps(this, terms, null);
+    }
+
+    /** The same with what is shown in both systems in the order of a job. */
+    public List<Step> steps(Terms terms, UnitSystem units) {
+        return formulas.steps(this, terms, units);
     }
 
     @Override

@@ -1,36 +1,88 @@
 package whipsaw.core.holddown;
 
+import java.util.ArrayList;
+import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.table.WindTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Step;
+import whipsaw.core.working.Terms;
 
 /**
- * Weight that holds one position down against uplift and sliding.
+ * Weight that holds one position down against uplift and sliding. The wind force away from and along the roof is at the
+ * level the code gives (strength level for ASCE 7); the factors are those of the method.
  *
- * <p>Uplift: {@code fG D cos s >= fW U}. Sliding: {@code mu (fG D cos s - fW U) >= fW H + fG D sin
- * s}. D is the total weight; U and H the wind force away from and along the roof at the level the
- * code gives (strength level for ASCE 7); fG and fW the factors of the method.
- *
- * @param uplift total mass needed against uplift, kg
- * @param sliding total mass needed against sliding, kg
- * @param requiredKg ballast needed beside the parts' own mass
+ * @param values of the symbols of the formulas
  * @param blocksNeeded whole blocks
  * @param blocksPlaced whole blocks, no more than the position takes
- * @param slidingGoverns whether sliding needs more than uplift
- * @param tensionN uplift left over when the position is full
- * @param shearN sliding force left over when the position is full
+ * @param left what remains for attachments when the position is full
  */
-public record Ballast(
-        Demand demand,
-        Hold hold,
-        double upliftKg,
-        double slidingKg,
-        double requiredKg,
-        int blocksNeeded,
-        int blocksPlaced,
-        boolean slidingGoverns,
-        double tensionN,
-        double shearN) {
+public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded, int blocksPlaced, Left left) {
+
+    private static final Formulas FORMULAS = Formulas.of("")
+            .in("f_W", "factor on wind", Measured.NUMBER.digits(3))
+            .in("f_G", "factor on weight", Measured.NUMBER.digits(3))
+            .in("U", "away from the roof", Measured.PART_FORCE)
+            .in("s", "fall of the roof", Measured.DEGREES)
+            .let(
+                    "D_up",
+                    "weight against uplift: f_G · D · cos s is at least f_W · U",
+                    "{f_W} / {f_G} · {U} / cos {s}",
+                    Measured.PART_FORCE,
+                    "equilibrium normal to the roof")
+            .in("H", "along the roof", Measured.PART_FORCE)
+            .in("μ", "friction between feet and covering", Measured.NUMBER.digits(3))
+            .let(
+                    "D_sl",
+                    "weight against sliding: μ · (f_G · D · cos s − f_W · U) is at least f_W · H + f_G · D · sin s",
+                    "{f_W} / {f_G} · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})",
+                    Measured.PART_FORCE,
+                    "equilibrium along the roof")
+            .in("own", "weight of module and racking at the position", Measured.PART_FORCE)
+            .let(
+                    "B",
+                    "weight of ballast",
+                    "max(0, max({D_up}, {D_sl}) − {own})",
+                    Measured.PART_FORCE,
+                    "the larger governs")
+            .in("block", "weight of one block", Measured.PART_FORCE)
+            .let("n", "blocks, of which the next whole number is needed", "{B} / {block}", Measured.NUMBER, "whole")
+            .build();
+
+    private static final Formulas LEFT = Formulas.of("")
+            .in("f_W", "factor on wind", Measured.NUMBER.digits(3))
+            .in("f_G", "factor on weight", Measured.NUMBER.digits(3))
+            .in("D", "weight of the position with its blocks", Measured.PART_FORCE)
+            .in("U", "away from the roof", Measured.PART_FORCE)
+            .in("s", "fall of the roof", Measured.DEGREES)
+            .let(
+                    "P",
+                    "pressing on the roof",
+                    "{f_G} · {D} · cos {s} − {f_W} · {U}",
+                    Measured.PART_FORCE,
+                    "equilibrium normal to the roof")
+            .let(
+                    "T",
+                    "uplift left over",
+                    "max(0, {f_W} · {U} − {f_G} · {D} · cos {s})",
+                    Measured.PART_FORCE,
+                    "equilibrium normal to the roof")
+            .in("H", "along the roof", Measured.PART_FORCE)
+            .in("μ", "friction between feet and covering", Measured.NUMBER.digits(3))
+            .let(
+                    "V",
+                    "sliding left over",
+                    "max(0, {f_W} · {H} + {f_G} · {D} · sin {s} − {μ} · max(0, {P}))",
+                    Measured.PART_FORCE,
+                    "equilibrium along the roof")
+            .build();
+
+    private static final Left NOTHING = new Left(null);
 
     public static final double GRAVITY = 9.80665;
 
@@ -101,8 +153,22 @@ public record Ballast(
         return attached() ? blocks + " and attachments" : blocks;
     }
 
-    /** Forces that the weight of a position leaves over. */
-    public record Left(double tensionN, double shearN) {}
+    /**
+     * Forces that the weight of a position leaves over.
+     *
+     * @param values of the symbols of their formulas; null where the position is not full
+     */
+    public record Left(Values values) {
+        /** Uplift left over. */
+        public double tensionN() {
+            return values == null ? 0 : values.get("T");
+        }
+
+        /** Sliding force left over. */
+        public double shearN() {
+            return values == null ? 0 : values.get("V");
+        }
+    }
 
     /** What the blocks placed leave over under other load factors, those attachments are held against. */
     public Left left(WindTables.LoadFactors factors) {
@@ -110,13 +176,62 @@ public record Ballast(
     }
 
     private static Left left(Demand d, Hold h, int placed, WindTables.LoadFactors factors) {
-        double cos = Math.cos(Math.toRadians(h.roofSlopeDeg()));
-        double sin = Math.sin(Math.toRadians(h.roofSlopeDeg()));
-        double weightN = (d.ownMassKg() + placed * h.blockKg()) * GRAVITY;
-        double pressing = factors.dead() * weightN * cos - factors.wind() * d.upliftN();
-        double shear =
-                factors.wind() * d.dragN() + factors.dead() * weightN * sin - h.friction() * Math.max(0, pressing);
-        return new Left(Math.max(0, -pressing), Math.max(0, shear));
+        return new Left(acting(LEFT, d, h, factors)
+                .put("D", (d.ownMassKg() + placed * h.blockKg()) * GRAVITY, From.figure(null))
+                .compute());
+    }
+
+    private static Values acting(Formulas formulas, Demand d, Hold h, WindTables.LoadFactors factors) {
+        return formulas.values()
+                .put("f_W", factors.wind())
+                .put("f_G", factors.dead())
+                .put("U", d.upliftN(), From.figure(null))
+                .put("H", d.dragN(), From.figure(null))
+                .put("s", h.roofSlopeDeg())
+                .put("μ", h.friction());
+    }
+
+    /** Uplift left over when the position is full. */
+    public double tensionN() {
+        return left.tensionN();
+    }
+
+    /** Sliding force left over when the position is full. */
+    public double shearN() {
+        return left.shearN();
+    }
+
+    /** Total mass needed against uplift, kg. */
+    public double upliftKg() {
+        return values.get("D_up") / GRAVITY;
+    }
+
+    /** Total mass needed against sliding, kg. */
+    public double slidingKg() {
+        return values.get("D_sl") / GRAVITY;
+    }
+
+    /** Ballast needed beside the parts' own mass, kg. */
+    public double requiredKg() {
+        return values.get("B") / GRAVITY;
+    }
+
+    /** Whether sliding needs more than uplift. */
+    public boolean slidingGoverns() {
+        return values.get("D_sl") > values.get("D_up");
+    }
+
+    /**
+     * The lines of its working, and of what a full position leaves over.
+     *
+     * @param terms where {@code f_W}, {@code f_G}, {@code s}, {@code μ}, {@code own} and {@code block} come from
+     */
+    public List<Step> steps(Terms terms, UnitSystem units) {
+        List<Step> steps = new ArrayList<>(values.steps(terms, units));
+        if (left.values() != null) {
+            steps.addAll(left.values().steps(terms, units));
+        }
+        return steps;
     }
 
     public double placedKg() {
@@ -128,53 +243,38 @@ public record Ballast(
         if (blocksNeeded == 0) {
             return "none";
         }
-        return slidingGoverns ? "sliding" : "uplift";
+        return slidingGoverns() ? "sliding" : "uplift";
     }
 
     /**
-     * Computes it; a demand that is not established gives no blocks and NaN everywhere else.
+     * Computes it; a demand that is not established gives no blocks and NaN for the weight.
      *
      * @throws IllegalArgumentException when the roof is too steep for its friction: no weight holds
      */
     public static Ballast of(Demand d, Hold h) {
-        if (Double.isNaN(d.upliftN())) {
-            return new Ballast(d, h, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, Double.NaN);
-        }
-        double cos = Math.cos(Math.toRadians(h.roofSlopeDeg()));
-        double sin = Math.sin(Math.toRadians(h.roofSlopeDeg()));
-        double grip = h.friction() * cos - sin;
-        if (grip <= 0) {
+        double grip =
+                h.friction() * Math.cos(Math.toRadians(h.roofSlopeDeg())) - Math.sin(Math.toRadians(h.roofSlopeDeg()));
+        if (grip <= 0 && !Double.isNaN(d.upliftN())) {
             throw new IllegalArgumentException("no weight holds: friction "
                     + h.friction()
                     + " does not exceed the fall of "
                     + h.roofSlopeDeg()
                     + " deg");
         }
-        double fG = h.factors().dead();
-        double fW = h.factors().wind();
-        double upliftKg = fW / fG * d.upliftN() / cos / GRAVITY;
-        double slidingKg = fW / fG * (h.friction() * d.upliftN() + d.dragN()) / grip / GRAVITY;
-        double requiredKg = Math.max(0, Math.max(upliftKg, slidingKg) - d.ownMassKg());
-        int needed = Math.max(0, Limits.ceil(requiredKg / h.blockKg()));
+        Values values = acting(FORMULAS, d, h, h.factors())
+                .put("own", d.ownMassKg() * GRAVITY)
+                .put("block", h.blockKg() * GRAVITY)
+                .compute();
+        int needed = Double.isNaN(d.upliftN()) ? 0 : Math.max(0, Limits.ceil(values.get("n")));
         int placed = Math.min(needed, h.mostBlocks());
-        Left left = needed > placed ? left(d, h, placed, h.factors()) : new Left(0, 0);
-        return new Ballast(
-                d,
-                h,
-                upliftKg,
-                slidingKg,
-                requiredKg,
-                needed,
-                placed,
-                slidingKg > upliftKg,
-                left.tensionN(),
-                left.shearN());
+        Left left = needed > placed ? left(d, h, placed, h.factors()) : NOTHING;
+        return new Ballast(d, h, values, needed, placed, left);
     }
 
     /**
      * Attachments for a group of equal positions with linear interaction; 0 when none is needed.
      */
     public int attachments(int count, double allowTensionN, double allowShearN) {
-        return Math.max(0, Limits.ceil(count * (tensionN / allowTensionN + shearN / allowShearN)));
+        return Math.max(0, Limits.ceil(count * (tensionN() / allowTensionN + shearN() / allowShearN)));
     }
 }

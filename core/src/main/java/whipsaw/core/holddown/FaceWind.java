@@ -185,6 +185,14 @@ public record FaceWind(
     /** Pressures on modules in a zone, uplift as at the edge of their array. */
     public FlushPanel.Pressure panel(String zone, double areaM2) {
         return FlushPanel.of(
-                qhPa, areaM2, zone, true, suction(zone), steep() ? null : tables.lowSlopePressure(), tables);
+                qhPa,
+                areaM2,
+                zone,
+                true,
+                new FlushPanel.Coefficients(
+                        suction(zone),
+                        steep() ? null : tables.lowSlopePressure(),
+                        steep() ? tables.gableTable() : tables.lowSlopeTable()),
+                tables);
     }
 }

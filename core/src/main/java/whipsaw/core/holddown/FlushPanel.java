@@ -3,11 +3,20 @@ package whipsaw.core.holddown;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.site.LowSlopeZones;
+import whipsaw.core.table.CodeTable;
 import whipsaw.core.table.Curve;
 import whipsaw.core.table.PanelTables;
 import whipsaw.core.units.Limits;
+import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Step;
+import whipsaw.core.working.Terms;
 
 /**
  * Net pressure on panels parallel to a roof, ASCE 7-16 29.4.4, evaluated in feet and pounds per square foot. Uplift
@@ -17,47 +26,99 @@ import whipsaw.core.units.Unit;
 public final class FlushPanel {
     private FlushPanel() {}
 
-    /**
-     * @param zone of the roof
-     * @param suction coefficient of the roof, negative
-     * @param gammaE array edge factor for uplift
-     * @param gammaA equalisation factor
-     * @param pressure coefficient of the roof, positive; NaN when none is at hand
-     * @param downPa towards the roof; NaN without a coefficient
-     */
-    public record Pressure(
-            String zone,
-            double areaM2,
-            double suction,
-            double gammaE,
-            double gammaA,
-            double pressure,
-            double upliftPa,
-            double downPa) {}
+    private static final Formulas UP = formulas(false);
+    private static final Formulas BOTH = formulas(true);
 
-    /** @param down coefficients of pressure; null when none are at hand */
+    private static Formulas formulas(boolean down) {
+        Formulas.Builder f = Formulas.of("ASCE 7-16")
+                .in("q_h", "velocity pressure", Measured.PASCAL)
+                .in("|GC_p|", "suction of the roof", Measured.NUMBER.digits(3))
+                .in("γ_E", "array edge factor", Measured.NUMBER)
+                .in("γ_a", "equalisation factor", Measured.NUMBER.digits(3))
+                .let("p", "uplift", "{q_h} · {|GC_p|} · {γ_E} · {γ_a}", Measured.PASCAL, "Eq. 29.4-7");
+        if (down) {
+            f.in("GC_p", "pressure on the roof", Measured.NUMBER.digits(3))
+                    .let("p_d", "towards the roof", "{q_h} · {GC_p} · {γ_a}", Measured.PASCAL, "Eq. 29.4-7");
+        }
+        return f.build();
+    }
+
+    /**
+     * Net pressures in a zone.
+     *
+     * @param zone of the roof
+     * @param pressure coefficient of the roof, positive; NaN when none is at hand
+     * @param values of the symbols of the formulas
+     */
+    public record Pressure(String zone, double areaM2, double pressure, Values values) {
+        /** Coefficient of the roof, negative. */
+        public double suction() {
+            return -values.get("|GC_p|");
+        }
+
+        /** Array edge factor for uplift. */
+        public double gammaE() {
+            return values.get("γ_E");
+        }
+
+        /** Equalisation factor. */
+        public double gammaA() {
+            return values.get("γ_a");
+        }
+
+        /** Away from the roof. */
+        public double upliftPa() {
+            return values.si("p");
+        }
+
+        /** Towards the roof; NaN without a coefficient. */
+        public double downPa() {
+            return Double.isNaN(pressure) ? Double.NaN : values.si("p_d");
+        }
+
+        /**
+         * The lines of its working.
+         *
+         * @param terms where {@code q_h} comes from
+         */
+        public List<Step> steps(Terms terms, UnitSystem units) {
+            return values.steps(terms, units);
+        }
+    }
+
+    /**
+     * Coefficients of the roof.
+     *
+     * @param down of pressure; null when none are at hand
+     * @param table they are of; null of a curve that is typed
+     */
+    public record Coefficients(Curve up, Curve down, CodeTable table) {}
+
+    /** Net pressures of a panel in a zone. */
     public static Pressure of(
             double velocityPressurePa,
             double areaM2,
             String zone,
             boolean edgeFactorActs,
-            Curve up,
-            Curve down,
+            Coefficients roof,
             PanelTables tables) {
         double areaFt2 = Unit.SQUARE_FOOT.fromSi(areaM2);
-        double gammaA = tables.areaFactor().at(areaFt2);
-        double gammaE = edgeFactorActs ? TiltedArray.EDGE_FACTOR : 1.0;
-        double suction = up.at(areaFt2);
-        double pressure = down == null ? Double.NaN : down.at(areaFt2);
-        return new Pressure(
-                zone,
-                areaM2,
-                suction,
-                gammaE,
-                gammaA,
-                pressure,
-                -velocityPressurePa * suction * gammaE * gammaA,
-                velocityPressurePa * pressure * gammaA);
+        String at = Show.significant(areaFt2, 3) + " ft²";
+        From coefficients = roof.table() == null ? From.TYPED : From.table(roof.table(), "zone " + zone + " at " + at);
+        Values values = (roof.down() == null ? UP : BOTH)
+                .values()
+                .put("q_h", velocityPressurePa)
+                .put("|GC_p|", -roof.up().at(areaFt2), coefficients)
+                .put(
+                        "γ_E",
+                        edgeFactorActs ? TiltedArray.EDGE_FACTOR : 1.0,
+                        From.rule(edgeFactorActs ? "as at an exposed edge of its array" : "away from exposed edges"))
+                .put("γ_a", tables.areaFactor().at(areaFt2), From.table(tables.areaTable(), "Fig. 29.4-8 at " + at));
+        double pressure = roof.down() == null ? Double.NaN : roof.down().at(areaFt2);
+        if (roof.down() != null) {
+            values.put("GC_p", pressure, coefficients);
+        }
+        return new Pressure(zone, areaM2, pressure, values.compute());
     }
 
     /**

@@ -2,6 +2,10 @@ package whipsaw.core.run;
 
 import java.util.List;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Electrical;
 import whipsaw.core.job.Job;
@@ -11,20 +15,18 @@ import whipsaw.core.units.Unit;
 /**
  * The AC run from the inverters to the point of connection, as one or several equal feeders.
  *
- * @param planM length on the plan
- * @param verticalM sum of the vertical legs
- * @param lengthM with slack
+ * @param length values of the symbols of its formula
  * @param inverters on the fullest feeder
  * @param current rated current of the fullest feeder with its device; null without inverters
  * @param sizing null without inverters
  */
-public record AcRun(
-        double planM,
-        double verticalM,
-        double lengthM,
-        int inverters,
-        InverterCurrent current,
-        ConductorSizing sizing) {
+public record AcRun(Values length, int inverters, InverterCurrent current, ConductorSizing sizing) {
+    private static final Formulas LENGTH = Formulas.of("")
+            .in("plan", "along the plan", Measured.ROOF_LENGTH)
+            .in("legs", "vertical legs", Measured.ROOF_LENGTH)
+            .in("slack", "slack, %", Measured.NUMBER)
+            .let("L", "length one way", "({plan} + {legs}) · (1 + {slack} / 100)", Measured.ROOF_LENGTH, "as entered")
+            .build();
 
     /** Largest conductor that is pulled in one piece on a roof job. */
     public static final String LARGEST = "600";
@@ -41,21 +43,26 @@ public record AcRun(
                     points.get(i).x().si() - points.get(i - 1).x().si(),
                     points.get(i).y().si() - points.get(i - 1).y().si());
         }
-        double vertical = run.legs().stream().mapToDouble(l -> l.length().si()).sum();
-        double length = (plan + vertical) * (1 + run.slackPct() / 100);
+        Values length = LENGTH.values()
+                .put("plan", plan, From.figure(null))
+                .put(
+                        "legs",
+                        run.legs().stream().mapToDouble(l -> l.length().si()).sum())
+                .put("slack", run.slackPct())
+                .compute();
         if (circuits.inverters() == 0) {
-            return new AcRun(plan, vertical, length, 0, null, null);
+            return new AcRun(length, 0, null, null);
         }
         double voltage = job.electrical().inverter().lineVoltage().si();
         int inverters = (circuits.inverters() + run.feeders() - 1) / run.feeders();
         InverterCurrent current =
-                InverterCurrent.of(inverters * circuits.inverterPowerVa(), voltage, 3, tables.conductors());
+                InverterCurrent.of(inverters, circuits.inverterPowerVa(), voltage, 3, tables.conductors());
         ConductorSizing.Input input = new ConductorSizing.Input(
                 new VoltageDrop.Circuit(
                         VoltageDrop.System.THREE_PHASE,
                         current.currentA(),
                         voltage,
-                        Unit.FOOT.fromSi(length),
+                        length.si("L"),
                         run.material(),
                         run.raceway(),
                         run.powerFactor(),
@@ -75,6 +82,21 @@ public record AcRun(
                 run.material(),
                 false,
                 false);
-        return new AcRun(plan, vertical, length, inverters, current, ConductorSizing.of(input, tables.conductors()));
+        return new AcRun(length, inverters, current, ConductorSizing.of(input, tables.conductors()));
+    }
+
+    /** Length on the plan. */
+    public double planM() {
+        return length.si("plan");
+    }
+
+    /** Sum of the vertical legs. */
+    public double verticalM() {
+        return length.si("legs");
+    }
+
+    /** Length one way with slack. */
+    public double lengthM() {
+        return length.si("L");
     }
 }

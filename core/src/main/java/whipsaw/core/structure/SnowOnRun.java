@@ -5,6 +5,10 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.linearref.LengthIndexedLine;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
@@ -15,18 +19,21 @@ import whipsaw.core.site.SnowDrifts;
  * modules, the largest at each place. A load is a depth by the weight of snow the code family drifts with.
  *
  * @param evenM depth without drifts
- * @param deepestM greatest depth along the run
  * @param atM length along the run from its first point to there
- * @param loadPa of all snow there
- * @param weightNPerM3 of snow
+ * @param depth values of the symbols of the greatest depth along the run
  */
-public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa, double weightNPerM3) {
+public record SnowOnRun(double evenM, double atM, Values depth) {
+    private static final Formulas DEPTH = Formulas.of("")
+            .in("p", "all snow there", Measured.PASCAL)
+            .in("γ", "weight of snow", Measured.NEWTON_PER_CUBIC_METRE.digits(3))
+            .let("d", "deepest snow on the run", "{p} / {γ}", Measured.ROOF_LENGTH, "a load is a depth by its weight")
+            .build();
     private static final double STEP_M = 0.1;
     private static final double SAME_M = 1e-6;
 
     /** Whether no drift reaches the run. */
     public boolean even() {
-        return deepestM - evenM < SAME_M;
+        return deepestM() - evenM < SAME_M;
     }
 
     /** Null without a run on the plan, and where the snow is not known, not there or an engineer's. */
@@ -60,8 +67,18 @@ public record SnowOnRun(double evenM, double deepestM, double atM, double loadPa
         if (most < 0) {
             return null;
         }
-        double load = drifts.uniformPa() + most;
-        double weight = drifts.weightNPerM3();
-        return new SnowOnRun(drifts.uniformPa() / weight, load / weight, at, load, weight);
+        return new SnowOnRun(depth(drifts, 0).si("d"), at, depth(drifts, most));
+    }
+
+    private static Values depth(SnowDrifts drifts, double morePa) {
+        return DEPTH.values()
+                .put("p", drifts.uniformPa() + morePa)
+                .put("γ", drifts.weightNPerM3(), From.figure(null))
+                .compute();
+    }
+
+    /** Greatest depth along the run. */
+    public double deepestM() {
+        return depth.si("d");
     }
 }

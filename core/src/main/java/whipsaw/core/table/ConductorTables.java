@@ -84,6 +84,10 @@ public final class ConductorTables {
         return countTable;
     }
 
+    public CodeTable dcTable() {
+        return dcTable;
+    }
+
     public CodeTable acTable() {
         return acTable;
     }

@@ -2,7 +2,7 @@ package whipsaw.core.units;
 
 /**
  * A kind of field: what it measures and the unit a bare number means in a US and in a metric job.
- * Roofs are in feet or metres, parts and gaps in inches or millimetres.
+ * Roofs are in feet or metres, parts and gaps in inches or millimetres; forces on one part are in pounds or newtons.
  */
 public enum Dimension {
     ROOF_LENGTH(Quantity.LENGTH, Unit.FOOT, Unit.METRE),
@@ -17,6 +17,7 @@ public enum Dimension {
     SECOND_MOMENT(Quantity.SECOND_MOMENT, Unit.INCH_TO_THE_FOURTH, Unit.CENTIMETRE_TO_THE_FOURTH),
     MASS(Quantity.MASS, Unit.POUND, Unit.KILOGRAM),
     FORCE(Quantity.FORCE, Unit.POUND_FORCE, Unit.KILONEWTON),
+    PART_FORCE(Quantity.FORCE, Unit.POUND_FORCE, Unit.NEWTON),
     SPEED(Quantity.SPEED, Unit.MILE_PER_HOUR, Unit.METRE_PER_SECOND),
     ANGLE(Quantity.ANGLE, Unit.DEGREE, Unit.DEGREE),
     TEMPERATURE(Quantity.TEMPERATURE, Unit.FAHRENHEIT, Unit.CELSIUS),

@@ -20,7 +20,7 @@ public final class Show {
         if (unit == Unit.INCH) {
             return fraction(Math.round(unit.fromSi(si) * SIXTEENTHS)) + " in";
         }
-        String number = number(unit.fromSi(si), decimals(unit));
+        String number = number(unit.fromSi(si), dimension == Dimension.PART_FORCE ? 1 : decimals(unit));
         if (unit == Unit.KILOPASCAL) {
             return number + " kPa (" + number(si / 9.80665, 1) + " kg/m²)";
         }

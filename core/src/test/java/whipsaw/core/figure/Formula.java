@@ -12,7 +12,7 @@ import java.util.regex.Pattern;
 final class Formula {
     private static final Pattern OTHER_SYSTEM = Pattern.compile("\\s*\\[[^\\]]*]|\\s*\\([0-9.]+ kg/m²\\)");
     private static final Pattern UNIT = Pattern.compile(
-            "(?<=[0-9])\\s*(?:ft²|ft|in|psf|mph|lbf|lb|N/m³|kN|kPa|Pa|kVA|kW|kg/m³|kg|m/s|m²|mm|m|V|A|W|%)(?![A-Za-z0-9²])");
+            "(?<=[0-9])\\s*(?:ft²|ft|in|psf|mph|lbf|lb|N/m³|kN|N|kPa|Pa|Ω/kft|VA|kVA|kW|kg/m³|kg|m/s|m²|mm|m|V|A|W|%)(?![A-Za-z0-9²])");
 
     private final String text;
     private int at;

@@ -65,12 +65,25 @@ class FlushPanelTest {
     }
 
     private static FlushPanel.Pressure pressure(double areaM2, String zone, boolean edge) {
-        return FlushPanel.of(1000, areaM2, zone, edge, PANELS.lowSlopeSuction(zone), PANELS.lowSlopePressure(), PANELS);
+        return FlushPanel.of(
+                1000,
+                areaM2,
+                zone,
+                edge,
+                new FlushPanel.Coefficients(
+                        PANELS.lowSlopeSuction(zone), PANELS.lowSlopePressure(), PANELS.lowSlopeTable()),
+                PANELS);
     }
 
     @Test
     void whatIsNotInTheTablesIsNotMadeUp() {
-        FlushPanel.Pressure gable = FlushPanel.of(1000, 2, "3r", false, PANELS.gableSuction("3r"), null, PANELS);
+        FlushPanel.Pressure gable = FlushPanel.of(
+                1000,
+                2,
+                "3r",
+                false,
+                new FlushPanel.Coefficients(PANELS.gableSuction("3r"), null, PANELS.gableTable()),
+                PANELS);
         assertThat(gable.upliftPa()).isPositive();
         assertThat(gable.downPa()).isNaN();
         assertThat(PANELS.gableSuction("4")).isNull();

@@ -13,7 +13,14 @@ class ConductorSizingTest {
 
     private static VoltageDrop.Circuit circuit(double amps, double feet, double powerFactor) {
         return new VoltageDrop.Circuit(
-                VoltageDrop.System.THREE_PHASE, amps, 480, feet, "cu", "steel", powerFactor, true);
+                VoltageDrop.System.THREE_PHASE,
+                amps,
+                480,
+                whipsaw.core.units.Unit.FOOT.toSi(feet),
+                "cu",
+                "steel",
+                powerFactor,
+                true);
     }
 
     private static ConductorSizing size(double amps, double feet, double dropPct, double ambientC) {

@@ -1,7 +1,6 @@
 package whipsaw.app.web;
 
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -12,15 +11,14 @@ import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.calc.CalcException;
+import whipsaw.core.calc.CalcOutputs;
+import whipsaw.core.calc.Results;
 import whipsaw.core.calc.Topic;
 import whipsaw.core.calc.Topics;
-import whipsaw.core.units.Show;
 
 /** Quick calcs: a form for every calculation that needs no job. */
 @Controller
 public class CalcController {
-    private static final int FIGURES = 6;
-
     private final CodeTableService tables;
 
     public CalcController(CodeTableService tables) {
@@ -55,9 +53,9 @@ public class CalcController {
         try {
             Map<String, String> given = new LinkedHashMap<>(inputs);
             given.values().removeIf(String::isEmpty);
-            Map<String, String> results = new LinkedHashMap<>();
-            topic.run(read(given)).forEach((key, value) -> results.put(key, words(value)));
-            model.addAttribute("results", results);
+            CalcOutputs computed = topic.compute(read(given));
+            model.addAttribute("results", Results.of(computed.values()));
+            model.addAttribute("steps", computed.steps());
         } catch (Json.NotJson e) {
             model.addAttribute("problem", e.getMessage());
         } catch (CalcException e) {
@@ -71,13 +69,5 @@ public class CalcController {
     private static Map<String, ?> read(Map<String, String> given) {
         String whole = given.get(Topic.WHOLE);
         return whole == null ? given : Json.object(whole);
-    }
-
-    private static String words(Object value) {
-        if (value instanceof Double d) {
-            return Show.significant(d, FIGURES);
-        }
-        boolean nested = value instanceof List || value instanceof Map;
-        return value == null ? "none" : nested ? Json.write(value) : String.valueOf(value);
     }
 }

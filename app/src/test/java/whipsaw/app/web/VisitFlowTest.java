@@ -208,7 +208,7 @@ class VisitFlowTest extends ServedTest {
         double feet = plan.longSideM() / 0.3048;
         try (Page page = page()) {
             page.navigate(server.address("/jobs/" + slug + "/working/page?figure=site.snow"));
-            assertThat(page.locator("main")).containsText("the surcharge is added");
+            assertThat(page.locator("main")).containsText("rain-on-snow surcharge, added");
             assertThat(page.locator("main")).containsText("W = " + Show.significant(feet, 4));
         }
         assertThat(plan.longSideM()).isGreaterThan(plan.shortSideM() * 1.1);

@@ -6,10 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import whipsaw.core.units.Unit;
+import whipsaw.core.working.Step;
 
 /** The results of a single calculation, in US and SI units where both are in use. */
 public final class CalcOutputs {
     private final Map<String, Object> values = new LinkedHashMap<>();
+    private final List<Step> steps = new ArrayList<>();
 
     /** What is not finite has no figure and is null, in lists and objects too. */
     public CalcOutputs put(String key, Object value) {
@@ -41,7 +43,18 @@ public final class CalcOutputs {
         return put(name + "_psf", Unit.POUND_PER_SQUARE_FOOT.fromSi(pascal)).put(name + "_kPa", pascal / 1000);
     }
 
+    /** The lines of the working of what was computed. */
+    public CalcOutputs steps(List<Step> working) {
+        steps.addAll(working);
+        return this;
+    }
+
     public Map<String, Object> values() {
         return Collections.unmodifiableMap(values);
+    }
+
+    /** Lines of the working, in order; empty where the calculation is no formula. */
+    public List<Step> steps() {
+        return Collections.unmodifiableList(steps);
     }
 }

@@ -12,6 +12,7 @@ import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.ConductorTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** String limits, inverter current, ampacity, drop and conductor sizing by the NEC. */
 final class ElectricalTopics {
@@ -59,6 +60,7 @@ final class ElectricalTopics {
                             in.positive("inverter_max", Quantity.VOLTAGE),
                             in.positive("mppt_min", Quantity.VOLTAGE)));
                     double factor = tables.voltageFactors().factor(s.input().recordLowC());
+                    out.steps(s.longestSteps(Terms.typed())).steps(s.shortestSteps(Terms.typed()));
                     out.put("voltage_limit_V", s.limitV())
                             .put("voc_cold_per_module_V", s.coldVocV())
                             .put("n_max", s.longest())
@@ -93,7 +95,8 @@ final class ElectricalTopics {
                             in.positive("line_voltage", Quantity.VOLTAGE),
                             phases(in),
                             tables);
-                    out.put("current_A", c.currentA())
+                    out.steps(c.steps(Terms.typed()))
+                            .put("current_A", c.currentA())
                             .put("continuous_x_1_25_A", c.continuousA())
                             .put("ocpd_A", c.deviceA() == 0 ? null : c.deviceA());
                 });
@@ -126,6 +129,7 @@ final class ElectricalTopics {
                 (in, out) -> {
                     String material = in.choice("material", MATERIALS);
                     Ampacity a = Ampacity.of(size(in, "size", material, tables), material, sets(in), place(in), tables);
+                    out.steps(a.steps(false, Terms.typed()));
                     describe(a, out);
                 });
     }
@@ -214,7 +218,8 @@ final class ElectricalTopics {
                     if (Double.isNaN(drop.dropV())) {
                         throw new CalcException("size", size + " is not in the resistance table");
                     }
-                    out.put("r_ohm_per_kft", drop.ohmPerKft())
+                    out.steps(drop.steps(Terms.typed()))
+                            .put("r_ohm_per_kft", drop.ohmPerKft())
                             .put("x_ohm_per_kft", drop.reactancePerKft())
                             .put("drop_V", drop.dropV())
                             .put("drop_pct", drop.dropPct());
@@ -278,6 +283,8 @@ final class ElectricalTopics {
                 .put("size", s.chosen().size().name())
                 .put("sets", s.chosen().sets())
                 .put("governed_by", s.governedBy());
+        out.steps(s.chosen().ampacity().steps(s.input().byFormula(), Terms.typed()))
+                .steps(s.chosen().drop().steps(Terms.typed()));
         describe(s.chosen().ampacity(), out);
         out.put("drop_V", s.chosen().drop().dropV())
                 .put("drop_pct", s.chosen().drop().dropPct())

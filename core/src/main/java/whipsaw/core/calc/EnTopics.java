@@ -14,6 +14,7 @@ import whipsaw.core.site.EnZones;
 import whipsaw.core.site.PeakPressure;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** Wind on a flat roof by EN 1991-1-4, and snow by both families. */
 final class EnTopics {
@@ -71,6 +72,7 @@ final class EnTopics {
         double positive = zones.sides().stream().anyMatch(s -> zones.mildest(place, s))
                 ? tables.en().recommended("flat_roof_zone_i_positive")
                 : 0;
+        out.steps(q.steps(Terms.typed()));
         out.put("kr", q.kr())
                 .put("cr", q.cr())
                 .put("vm_m_per_s", q.meanMPerS())
@@ -111,7 +113,8 @@ final class EnTopics {
                                             in.number("roof_slope_deg", 0, 90),
                                             in.length("W_eave_to_ridge")),
                                     tables.snow());
-                            out.pressure("pf", s.flatPa())
+                            out.steps(s.steps(Terms.typed()))
+                                    .pressure("pf", s.flatPa())
                                     .pressure("pm", s.minimumPa())
                                     .put("rain_on_snow_applies", s.rainOnSnow())
                                     .pressure("pf_with_rain", s.withRainPa())
@@ -149,7 +152,9 @@ final class EnTopics {
                                             in.length("obstacle_height"),
                                             in.number("factor", 0.1, 1)),
                                     tables.drift());
-                            out.put("gamma_pcf", d.densityPcf())
+                            out.steps(flat.steps(Terms.typed()))
+                                    .steps(d.steps(Terms.typed()))
+                                    .put("gamma_pcf", d.densityPcf())
                                     .put("gamma_kN_per_m3", d.densityPcf() * 0.1570874638)
                                     .pressure("pf", flat.flatPa())
                                     .feet("hb", d.balancedM())
@@ -180,7 +185,9 @@ final class EnTopics {
                                             in.number("Ct", 0.1, 3),
                                             in.flag("snow_retained")),
                                     tables.en());
-                            out.put("mu1", s.mu1()).put("s_kPa", s.roofPa() / 1000);
+                            out.steps(s.steps(Terms.typed()))
+                                    .put("mu1", s.mu1())
+                                    .put("s_kPa", s.roofPa() / 1000);
                         }),
                 new Topic(
                         "snow_en_obstruction",
@@ -198,7 +205,10 @@ final class EnTopics {
                                     in.number("Ce", 0.1, 3),
                                     in.number("Ct", 0.1, 3),
                                     tables.en());
-                            out.put("mu2", d.mu2()).put("ls_m", d.lengthM()).put("s_peak_kPa", d.peakPa() / 1000);
+                            out.steps(d.steps(Terms.typed()))
+                                    .put("mu2", d.mu2())
+                                    .put("ls_m", d.lengthM())
+                                    .put("s_peak_kPa", d.peakPa() / 1000);
                         }));
     }
 }

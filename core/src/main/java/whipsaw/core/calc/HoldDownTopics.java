@@ -11,6 +11,7 @@ import whipsaw.core.structure.RoofReserve;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** Ballast of a module and of an array, and the roof's allowance. */
 final class HoldDownTopics {
@@ -65,6 +66,7 @@ final class HoldDownTopics {
     }
 
     private static void describe(Ballast b, CalcOutputs out) {
+        out.steps(b.steps(Terms.typed(), null));
         out.put("required_total_uplift_kg", b.upliftKg())
                 .put("required_total_sliding_kg", b.slidingKg())
                 .put("required_ballast_kg", b.requiredKg())

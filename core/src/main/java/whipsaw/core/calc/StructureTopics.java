@@ -28,7 +28,7 @@ final class StructureTopics {
                 List.of(
                         field("span_m", "Span, m", "6"),
                         field("spacing_m", "Spacing of members, m", "1.5"),
-                        field("existing_load_kPa", "Load that is there, kPa", "1.25"),
+                        field("existing_load_kPa", "Existing load, kPa", "1.25"),
                         field("array_load_kPa", "Load of the array, kPa", "0.2"),
                         field("E_GPa", "Modulus of elasticity, GPa", "200"),
                         field("I_cm4", "Second moment of area, cm⁴", "520"),

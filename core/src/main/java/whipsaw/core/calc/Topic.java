@@ -3,6 +3,7 @@ package whipsaw.core.calc;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
+import whipsaw.core.data.CodeWords;
 
 /**
  * A calculation that needs no job.
@@ -23,7 +24,12 @@ public record Topic(
      * @param example shown as the first value
      * @param choices allowed texts; empty for a number or free text
      */
-    public record Field(String key, String label, String example, List<String> choices) {}
+    public record Field(String key, String label, String example, List<String> choices) {
+        /** A choice as a reader sees it. */
+        public String shown(String choice) {
+            return CodeWords.of(choice);
+        }
+    }
 
     public Topic {
         fields = List.copyOf(fields);
@@ -46,6 +52,15 @@ public record Topic(
      * @throws CalcException when an input is missing or not allowed
      */
     public Map<String, Object> run(Map<String, ?> inputs) {
+        return compute(inputs).values();
+    }
+
+    /**
+     * The same with the lines of its working.
+     *
+     * @throws CalcException when an input is missing or not allowed
+     */
+    public CalcOutputs compute(Map<String, ?> inputs) {
         CalcOutputs out = new CalcOutputs();
         CalcInputs in = new CalcInputs(inputs == null ? Map.of() : inputs);
         try {
@@ -57,6 +72,6 @@ public record Topic(
             throw new CalcException("inputs", "cannot be computed together: " + e.getMessage());
         }
         in.done();
-        return out.values();
+        return out;
     }
 }

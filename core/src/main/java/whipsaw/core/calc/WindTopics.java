@@ -13,6 +13,7 @@ import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.Curve;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** Wind: velocity pressure, tilted panels on flat roofs, exposed panels. */
 final class WindTopics {
@@ -43,6 +44,7 @@ final class WindTopics {
                         field("min_z_ft", "Lowest height of the profile, ft", "15")),
                 (in, out) -> {
                     VelocityPressure q = velocity(in, "z", "min_z", tables);
+                    out.steps(q.steps(Terms.typed()));
                     out.put("Kz", q.kz())
                             .put("Ke", q.ke())
                             .pressure("q_without_Kd", q.pressureWithoutKdPa())
@@ -139,6 +141,9 @@ final class WindTopics {
         boolean edge = TiltedArray.edgeFactorActs(in.flag("is_exposed"), in.distance("distance_from_row_end"), chord);
         String zone = RectangleZones.zone(dx, dy, 2 * height);
         TiltedArray.Pressure p = TiltedArray.pressure(setting, zone, edge, tables.wind());
+        out.steps(q.steps(Terms.typed()))
+                .steps(p.area().steps(Terms.typed()))
+                .steps(p.values().steps(Terms.typed()));
         out.put("Kz", q.kz())
                 .put("Ke", q.ke())
                 .pressure("qh", q.pressurePa())
@@ -232,6 +237,7 @@ final class WindTopics {
                                 tables.panels().lowSlopePressure(),
                                 tables.panels().lowSlopeTable()),
                 tables.panels());
+        out.steps(q.steps(Terms.typed())).steps(p.steps(Terms.typed(), null));
         out.put("Kz", q.kz())
                 .pressure("qh", q.pressurePa())
                 .put("zone", zone)

@@ -56,8 +56,11 @@ final class SnowFigures {
                     .note("Taken as even all over, its least value and drifts included; no drift is added.")
                     .build();
         }
-        return Working.of("site.snow", "Snow on the roof, uniform", answer)
-                .steps(
+        Working.Builder w = Working.of("site.snow", "Snow on the roof, uniform", answer);
+        if (design.site().snow() instanceof AsceSnow) {
+            w.note("Eave to ridge is taken as the long side of the building, whatever way it falls: on the safe side.");
+        }
+        return w.steps(
                         design.site().snow() instanceof EnSnow en
                                 ? en.steps(flat(design, tables))
                                 : ((AsceSnow) design.site().snow()).steps(flat(design, tables)))

@@ -31,18 +31,18 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
             .in("s", "fall of the roof", Measured.DEGREES)
             .let(
                     "D_up",
-                    "weight against uplift: f_G · D · cos s is at least f_W · U",
+                    "weight needed against uplift",
                     "{f_W} / {f_G} · {U} / cos {s}",
                     Measured.PART_FORCE,
-                    "equilibrium normal to the roof")
+                    "f_G · D · cos s at least f_W · U")
             .in("H", "along the roof", Measured.PART_FORCE)
             .in("μ", "friction between feet and covering", Measured.NUMBER.digits(3))
             .let(
                     "D_sl",
-                    "weight against sliding: μ · (f_G · D · cos s − f_W · U) is at least f_W · H + f_G · D · sin s",
+                    "weight needed against sliding",
                     "{f_W} / {f_G} · ({μ} · {U} + {H}) / ({μ} · cos {s} − sin {s})",
                     Measured.PART_FORCE,
-                    "equilibrium along the roof")
+                    "μ · (f_G · D · cos s − f_W · U) at least f_W · H + f_G · D · sin s")
             .in("own", "weight of module and racking at the position", Measured.PART_FORCE)
             .let(
                     "B",
@@ -71,7 +71,7 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
                     "uplift left over",
                     "max(0, {f_W} · {U} − {f_G} · {D} · cos {s})",
                     Measured.PART_FORCE,
-                    "equilibrium normal to the roof")
+                    "f_G · D · cos s at least f_W · U")
             .in("H", "along the roof", Measured.PART_FORCE)
             .in("μ", "friction between feet and covering", Measured.NUMBER.digits(3))
             .let(

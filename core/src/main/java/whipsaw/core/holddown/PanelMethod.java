@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.data.CodeWords;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
@@ -73,12 +74,14 @@ abstract class PanelMethod {
 
         @Override
         List<String> outsideScope() {
-            List<String> codes = new ArrayList<>(TiltedArray.outsideScope(
-                    oneModule,
-                    job.roof().slope().si(),
-                    layout.lowEdgeM(),
-                    layout.highEdgeM(),
-                    Double.POSITIVE_INFINITY));
+            List<String> codes = new ArrayList<>();
+            TiltedArray.outsideScope(
+                            oneModule,
+                            job.roof().slope().si(),
+                            layout.lowEdgeM(),
+                            layout.highEdgeM(),
+                            Double.POSITIVE_INFINITY)
+                    .forEach(code -> codes.add(CodeWords.of(code)));
             if (job.array().tray().arrangement() == TraySystem.Arrangement.PAIRS) {
                 codes.add("pairs back to back are not what 29.4.3 describes");
             }

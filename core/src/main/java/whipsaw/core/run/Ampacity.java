@@ -25,8 +25,8 @@ public record Ampacity(Values byTable, Values byFormula) {
     private static Formulas formulas(boolean table) {
         Formulas.Builder f = Formulas.of("NEC")
                 .in("n", "parallel sets", Measured.NUMBER)
-                .in("I_T", "at the temperature of the terminals", Measured.AMPERE)
-                .let("I_t", "terminal ampacity", "{n} · {I_T}", Measured.AMPERE, "110.14(C), Table 310.16")
+                .in("I_col", "at the temperature of the terminals", Measured.AMPERE)
+                .let("I_t", "terminal ampacity", "{n} · {I_col}", Measured.AMPERE, "110.14(C), Table 310.16")
                 .in("T", "ambient", Measured.CELSIUS)
                 .in("ΔT", "rooftop adder", Measured.CELSIUS)
                 .let("T_a", "ambient in the raceway", "{T} + {ΔT}", Measured.CELSIUS, "310.15(B)(2)");
@@ -42,7 +42,7 @@ public record Ampacity(Values byTable, Values byFormula) {
         }
         return f.in("I_90", "at 90 °C", Measured.AMPERE)
                 .in("F_n", "factor for the count of current-carrying conductors", Measured.NUMBER.digits(3))
-                .let("I_c", "corrected ampacity", "{n} · {I_90} · {F_t} · {F_n}", Measured.AMPERE, "310.15(B), (C)")
+                .let("I_z", "corrected ampacity", "{n} · {I_90} · {F_t} · {F_n}", Measured.AMPERE, "310.15(B), (C)")
                 .build();
     }
 
@@ -93,7 +93,7 @@ public record Ampacity(Values byTable, Values byFormula) {
         return formulas.values()
                 .put("n", sets, From.figure(null))
                 .put(
-                        "I_T",
+                        "I_col",
                         size.ampacity(material, p.terminalC()),
                         From.table(t.ampacityTable(), row + ", " + p.terminalC() + " °C"))
                 .put("T", p.ambientC())
@@ -140,12 +140,12 @@ public record Ampacity(Values byTable, Values byFormula) {
 
     /** Corrected ampacity by the table factor. */
     public double correctedA() {
-        return byTable.get("I_c");
+        return byTable.get("I_z");
     }
 
     /** Corrected ampacity by the formula factor. */
     public double correctedByFormulaA() {
-        return byFormula.get("I_c");
+        return byFormula.get("I_z");
     }
 
     /**

@@ -69,10 +69,10 @@ public record AsceSnow(Input input, Values values, double minimumPa, boolean rai
         boolean low = Limits.atMost(psf.fromSi(in.groundPa()), limitPsf);
         boolean rain = in.groundPa() > 0 && low && in.slopeDeg() < steepestDeg - Limits.SLACK;
         boolean lowSlope = in.slopeDeg() < t.value("minimum_slope_below_deg") - Limits.SLACK;
-        String rule = (rain ? "added" : "none") + ": it is added for p_g up to " + Show.number(limitPsf, 1)
-                + " psf and a slope below " + Show.significant(steepestDeg, 3) + "°, W / "
-                + Show.number(t.value("rain_slope_divisor_ft_per_deg"), 0) + " with W of "
-                + Show.significant(Unit.FOOT.fromSi(in.eaveToRidgeM()), 4) + " ft from eave to ridge";
+        String rule = (rain ? "added" : "not added") + ": it is for p_g up to " + Show.number(limitPsf, 1)
+                + " psf and a slope below W / " + Show.number(t.value("rain_slope_divisor_ft_per_deg"), 0) + " = "
+                + Show.significant(steepestDeg, 3) + "°, eave to ridge W = "
+                + Show.significant(Unit.FOOT.fromSi(in.eaveToRidgeM()), 4) + " ft";
         Values values = (lowSlope ? LOW_SLOPE : STEEPER)
                 .values()
                 .put("k", t.value("flat_factor"), table)

@@ -14,7 +14,9 @@ public final class WorkingText {
         for (Step s : w.steps()) {
             text.append("\n").append(++number).append(". ").append(s.meaning()).append('\n');
             String left = s.symbol().isEmpty() ? "   " : "   " + s.symbol() + " ";
-            text.append(left).append("= ").append(s.symbolic()).append('\n');
+            if (!s.formula().isEmpty()) {
+                text.append(left).append("= ").append(s.symbolic()).append('\n');
+            }
             if (!s.symbolic().equals(s.substituted())) {
                 text.append("   = ").append(s.substituted()).append('\n');
             }

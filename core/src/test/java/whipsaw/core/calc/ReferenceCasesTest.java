@@ -4,8 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.DynamicTest.dynamicTest;
 
 import java.io.InputStream;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.DynamicTest;
 import org.junit.jupiter.api.Test;
@@ -46,6 +49,36 @@ class ReferenceCasesTest {
         expected.put("Kz", 0.99);
         wrong.put("expected", expected);
         assertThat(runner.run(wrong).misses()).hasSize(1).first().asString().contains("Kz");
+    }
+
+    /** Every result of every case is called in words, with a unit, and its working is worked out again. */
+    @Test
+    @SuppressWarnings("unchecked")
+    void resultsAreShownInWordsWithTheirWorking() {
+        Set<String> worked = new HashSet<>();
+        for (Map<String, Object> c : all()) {
+            Topic topic = topics.named((String) c.get("topic"));
+            if (topic == null) {
+                continue;
+            }
+            CalcOutputs out = topic.compute((Map<String, ?>) c.get("inputs"));
+            assertThat(Results.of(out.values())).as(topic.name()).isNotEmpty().allSatisfy(r -> assertThat(
+                            r.words() + r.value())
+                    .doesNotContain("_psf", "_kPa", "[]", "{"));
+            if (!out.steps().isEmpty()) {
+                worked.add(topic.name());
+            }
+        }
+        assertThat(worked).hasSizeGreaterThanOrEqualTo(13);
+        Map<String, Object> drop =
+                Map.of("drop_V", 5.892, "drop_pct", 1.2, "governing", "voltage_drop", "hb_ft", 2.0, "hb_m", 0.6096);
+        assertThat(Results.of(new TreeMap<>(drop)))
+                .extracting(r -> r.words() + " " + r.value())
+                .containsExactly(
+                        "voltage drop 5.892 V",
+                        "voltage drop 1.2 %",
+                        "governed by voltage drop",
+                        "height of the balanced snow 2 ft [0.6096 m]");
     }
 
     @Test

@@ -11,6 +11,7 @@ import whipsaw.core.structure.SeismicDisplacement;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** Single members and what an earthquake does to an array that nothing holds. */
 final class StructureTopics {
@@ -118,6 +119,7 @@ final class StructureTopics {
                                     in.whole("stories")),
                             clearances,
                             tables.seismic());
+                    out.steps(s.displacement().steps(Terms.typed()));
                     out.feet("displacement", s.displacementM())
                             .put("displacement_in", s.displacementM() / 0.0254)
                             .put("displacement_mm", s.displacementM() * 1000);

@@ -1,6 +1,7 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
+import whipsaw.core.formula.Values;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.Site;
@@ -9,8 +10,8 @@ import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
-import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Working of the wind that presses on the roof and on modules. */
@@ -29,75 +30,20 @@ final class DownFigures {
         String answer = Show.both(units, Dimension.LOAD, down.roofPa(EXAMPLE_M2));
         String area = Show.both(units, Dimension.AREA, EXAMPLE_M2);
         Working.Builder w = Working.of("wind.down", "Downward wind pressure", answer + " on " + area);
-        DownWind.Made made = down.made();
-        boolean en = design.job().site().code() instanceof Site.EnSite;
-        if (made != null && en) {
-            w.step(
-                    "w",
-                    "on the bare roof",
-                    "{q_p} · ({c_pe} + {c_pi})",
-                    Show.both(
-                            units,
-                            Dimension.LOAD,
-                            made.velocityPa()
-                                    * (tables.en().recommended("flat_roof_zone_i_positive") + made.internal())),
-                    "EN 1991-1-4 5.2, Table 7.2 and 7.2.9(6); zone I is taken everywhere, on the safe side",
-                    Term.computed(
-                            "q_p",
-                            "peak velocity pressure",
-                            Show.both(units, Dimension.LOAD, made.velocityPa()),
-                            "site.qh"),
-                    Term.data(
-                            "c_pe",
-                            "pressure outside",
-                            Show.number(tables.en().recommended("flat_roof_zone_i_positive"), 2),
-                            Origin.TABLE,
-                            tables.en().recommendedTable()),
-                    Term.data(
-                            "c_pi",
-                            "suction inside",
-                            Show.number(made.internal(), 2),
-                            Origin.TABLE,
-                            tables.en().recommendedTable()));
-        } else if (made != null) {
-            double coefficient = tables.panels().lowSlopePressure().at(Unit.SQUARE_FOOT.fromSi(EXAMPLE_M2));
-            w.step(
-                    "p",
-                    "on the bare roof, for a member that carries " + area,
-                    "max({q_h} · ({GC_p} + {GC_pi}), {p_min})",
-                    Show.both(
-                            units,
-                            Dimension.LOAD,
-                            Math.max(made.leastPa(), made.velocityPa() * (coefficient + made.internal()))),
-                    "ASCE 7-16 30.3.2, Fig. 30.3-2A; 30.2.2",
-                    Term.computed(
-                            "q_h",
-                            "velocity pressure at roof height",
-                            Show.both(units, Dimension.LOAD, made.velocityPa()),
-                            "site.qh"),
-                    Term.data(
-                            "GC_p",
-                            "pressure outside",
-                            Show.number(coefficient, 3),
-                            Origin.TABLE,
-                            tables.panels().lowSlopeTable()),
-                    Term.data(
-                            "GC_pi",
-                            "suction inside",
-                            Show.number(made.internal(), 2),
-                            Origin.TABLE,
-                            tables.panels().internalTable()),
-                    Term.data(
-                            "p_min",
-                            "least on components",
-                            Show.both(units, Dimension.LOAD, made.leastPa()),
-                            Origin.TABLE,
-                            tables.zones().table()));
+        Values method = down.method(EXAMPLE_M2);
+        if (method != null) {
+            w.steps(method.steps(Terms.typed(), units));
+            w.note(
+                    design.job().site().code() instanceof Site.EnSite
+                            ? "Zone I is taken everywhere, on the safe side."
+                            : "The coefficient is that of a member that carries " + area + ".");
         }
         if (!Double.isNaN(down.engineerPa())) {
             w.step(
                     "p",
-                    made == null ? "by an engineer: no method is at hand" : "the larger of it and an engineer's value",
+                    method == null
+                            ? "by an engineer: no method is at hand"
+                            : "the larger of it and an engineer's value",
                     "{p_e}",
                     answer,
                     "",

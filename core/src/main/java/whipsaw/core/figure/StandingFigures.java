@@ -1,7 +1,6 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Site;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.FootPressure;
@@ -12,6 +11,7 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Workings of how an array stands: the room it has to slide, and the pressure under its feet. */
@@ -25,70 +25,32 @@ final class StandingFigures {
             return null;
         }
         UnitSystem units = design.job().project().units();
-        Site.AsceSite site = (Site.AsceSite) design.job().site().code();
         SeismicDisplacement d = s.displacement();
         String slides = Show.both(units, Dimension.ROOF_LENGTH, d.displacementM());
         Working.Builder w = Working.of("seismic.room", "Room to slide in an earthquake", slides + " to be clear")
-                .step(
-                        "δ",
-                        "design displacement, evaluated in feet",
-                        "max({k} · {I_e} · max({S_DS} − {c}, 0)², {least})",
-                        slides,
-                        "ASCE 7-16 13.6.12",
-                        Term.data(
-                                "k",
-                                "factor",
-                                Show.number(tables.seismic().value("displacement_factor"), 1) + " ft",
-                                Origin.TABLE,
-                                tables.seismic().table()),
-                        Term.data(
-                                "I_e",
-                                "importance of risk category " + site.riskCategory(),
-                                Show.number(tables.seismic().value("importance_" + site.riskCategory()), 2),
-                                Origin.TABLE,
-                                tables.seismic().table()),
-                        Term.given("S_DS", "spectral acceleration", Show.number(site.sds(), 3) + " g", null),
-                        Term.data(
-                                "c",
-                                "what is taken off",
-                                Show.number(tables.seismic().value("sds_less"), 2),
-                                Origin.TABLE,
-                                tables.seismic().table()),
-                        Term.data(
-                                "least",
-                                "least displacement",
-                                Show.number(tables.seismic().value("least_displacement_ft"), 2) + " ft",
-                                Origin.TABLE,
-                                tables.seismic().table()));
+                .steps(d.displacement()
+                        .steps(Terms.of(
+                                Term.data(
+                                        "I_e",
+                                        "",
+                                        "",
+                                        Origin.TABLE,
+                                        tables.seismic().table()),
+                                Term.given("S_DS", "", "", null))));
         for (ArraySeismic.Room room : s.rooms()) {
             w.step(
-                    "",
-                    "to " + room.name(),
-                    room.need().clearance().leastM() > 0 ? "max({f} · {δ}, {least})" : "{f} · {δ}",
-                    Show.both(units, Dimension.ROOF_LENGTH, room.need().requiredM())
-                            + (room.need().ok() ? " wanted, " : " wanted, and only ")
-                            + Show.both(
-                                    units,
-                                    Dimension.ROOF_LENGTH,
-                                    room.need().clearance().clearM())
-                            + " there",
-                    "13.6.12",
-                    Term.data(
-                            "f",
-                            "part of the displacement that has to be clear",
-                            Show.number(room.need().clearance().factor(), 2),
-                            Origin.TABLE,
-                            tables.seismic().table()),
-                    Term.data(
-                            "least",
-                            "whatever the displacement",
-                            Show.both(
-                                    units,
-                                    Dimension.ROOF_LENGTH,
-                                    room.need().clearance().leastM()),
-                            Origin.TABLE,
-                            tables.seismic().table()),
-                    Term.computed("δ", "displacement", slides, null));
+                            "",
+                            "to " + room.name(),
+                            "",
+                            Show.both(units, Dimension.ROOF_LENGTH, room.need().requiredM())
+                                    + (room.need().ok() ? " wanted, " : " wanted, and only ")
+                                    + Show.both(
+                                            units,
+                                            Dimension.ROOF_LENGTH,
+                                            room.need().clearance().clearM())
+                                    + " there",
+                            "13.6.12")
+                    .steps(room.need().room().steps(Terms.typed(), units));
         }
         return w.note(
                         "Also wanted: roof slope up to 1 in 20, friction of at least 0.4 by test, up to 6 stories, risk category up to III, the array tied together for 0.2 S_DS W.")

@@ -18,6 +18,7 @@ import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
+import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
 
 /** Workings of the totals and of the load on the roof. */
@@ -266,19 +267,10 @@ final class TotalFigures {
                                 "blocks",
                                 Show.both(units, Dimension.MASS, loads.ballastKg()),
                                 "total.blocks"))
-                .step(
-                        "q",
-                        "average over the outline of the array, row gaps included, walkways not",
-                        "{m} · g / {A}",
-                        answer,
-                        "g = 9.80665 m/s²",
-                        Term.computed("m", "mass", Show.both(units, Dimension.MASS, loads.arrayKg()), null),
-                        Term.computed(
-                                "A",
-                                "footprint",
-                                Show.both(
-                                        units, Dimension.AREA, loads.footprint().areaM2()),
-                                null));
+                .steps(RoofReserve.of(
+                                loads.footprint().massKg(), loads.footprint().areaM2(), Double.NaN)
+                        .steps(Terms.typed(), units))
+                .note("The area is the outline of the array, row gaps included, walkways not.");
         for (RoofLoads.LaidLine l : loads.laid()) {
             w.step(
                     "",
@@ -288,15 +280,7 @@ final class TotalFigures {
                     Show.both(units, Dimension.MASS, l.kg()),
                     "beside the array");
         }
-        w.step(
-                "q_r",
-                "average over the whole roof",
-                "({m} + {laid}) · g / {A_r}",
-                Show.both(units, Dimension.LOAD, loads.wholeRoofPa()),
-                "",
-                Term.computed("m", "array", Show.both(units, Dimension.MASS, loads.arrayKg()), null),
-                Term.computed("laid", "tray and pipe", Show.both(units, Dimension.MASS, loads.laidKg()), null),
-                Term.computed("A_r", "roof", Show.both(units, Dimension.AREA, loads.roofM2()), null));
+        w.steps(loads.whole().steps(Terms.typed(), units));
         return w.note(
                         "An average is told and not judged: what counts is the heaviest part, and the heaviest bay. It leaves the"
                                 + " walkways out, which lie in the square that is judged: with many of them the average can be the larger.")
@@ -335,22 +319,9 @@ final class TotalFigures {
                                 Show.both(units, Dimension.ROOF_LENGTH, window.acrossM()),
                                 Origin.TABLE,
                                 tables.loadWindow().table()))
-                .step(
-                        "q",
-                        "modules, racking, blocks and supports of tray and pipe in it, modules on its sides by the part inside",
-                        "{m} · g / {A}",
-                        answer,
-                        "g = 9.80665 m/s²",
-                        Term.computed(
-                                "m",
-                                "mass with " + window.modules().size() + " modules wholly or in part",
-                                Show.both(units, Dimension.MASS, window.load().massKg()),
-                                "total.blocks"),
-                        Term.computed(
-                                "A",
-                                "area",
-                                Show.both(units, Dimension.AREA, window.load().areaM2()),
-                                null));
+                .note("The weight is that of modules, racking, blocks and supports of tray and pipe in the square: "
+                        + window.modules().size()
+                        + " modules wholly or in part, those on its sides by the part inside.");
         allowance(w, design, window.load());
         return w.note(
                         design.plan().bays().isEmpty()
@@ -368,23 +339,13 @@ final class TotalFigures {
 
     private static void allowance(Working.Builder w, Design design, RoofReserve load) {
         Roof.Allowance allowance = design.job().roof().allowance();
+        Terms terms = allowance == null ? Terms.typed() : Terms.of(Term.given("q_a", "", "", allowance.load()));
+        w.steps(load.steps(terms, design.job().project().units()));
         if (allowance == null) {
             w.note("The allowance is not known, so nothing is established.");
             return;
         }
-        UnitSystem units = design.job().project().units();
-        w.step(
-                "η",
-                "utilisation of the " + allowance.source(),
-                "{q} / {q_a}",
-                Show.number(load.utilisation(), 3),
-                "",
-                Term.computed("q", "added load", Show.both(units, Dimension.LOAD, load.loadPa()), null),
-                Term.given(
-                        "q_a",
-                        "allowance for added load",
-                        Show.both(units, Dimension.LOAD, allowance.load().si()),
-                        allowance.load()));
+        w.note("The allowance is the " + allowance.source() + ".");
     }
 
     static Working bay(Design design, String name) {
@@ -395,22 +356,9 @@ final class TotalFigures {
             }
             String answer = Show.both(units, Dimension.LOAD, bay.load().loadPa());
             Working.Builder w = Working.of("roof.bay/" + name, "Added load over bay " + name, answer)
-                    .step(
-                            "q",
-                            "average over the part of the bay on the roof; modules across a grid line count by area",
-                            "{m} · g / {A}",
-                            answer,
-                            "g = 9.80665 m/s²",
-                            Term.computed(
-                                    "m",
-                                    "array inside the bay",
-                                    Show.both(units, Dimension.MASS, bay.load().massKg()),
-                                    null),
-                            Term.computed(
-                                    "A",
-                                    "area of the bay",
-                                    Show.both(units, Dimension.AREA, bay.load().areaM2()),
-                                    null));
+                    .note(
+                            "The weight is that of the array inside the bay, modules across a grid line by area; the area is"
+                                    + " the part of the bay on the roof.");
             allowance(w, design, bay.load());
             return w.build();
         }

@@ -115,6 +115,10 @@ public final class Formulas {
         return new Values(this, symbols.size());
     }
 
+    boolean has(String symbol) {
+        return places.containsKey(symbol);
+    }
+
     int place(String symbol) {
         Integer place = places.get(symbol);
         if (place == null) {

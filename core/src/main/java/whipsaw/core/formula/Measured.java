@@ -61,6 +61,13 @@ public record Measured(
     /** A density in pounds per cubic foot, for formulas of a code that gives it so. */
     public static final Measured PCF = new Measured(" pcf", null, -3, 1, 0, 0, 3, null, null);
 
+    /** A force on a roof, shown in kilonewtons and pounds. */
+    public static final Measured FORCE = new Measured(" N", null, 1, 1, -2, 0, 4, Dimension.FORCE, UnitSystem.METRIC);
+
+    /** An area, shown in both systems. */
+    public static final Measured SQUARE_METRE =
+            new Measured(" m²", null, 2, 0, 0, 0, 4, Dimension.AREA, UnitSystem.METRIC);
+
     /** A force on a part, shown in newtons and pounds. */
     public static final Measured PART_FORCE =
             new Measured(" N", null, 1, 1, -2, 0, 4, Dimension.PART_FORCE, UnitSystem.METRIC);

@@ -49,6 +49,11 @@ public final class Values {
         return this;
     }
 
+    /** Whether there is a symbol of the name. */
+    public boolean has(String symbol) {
+        return formulas.has(symbol);
+    }
+
     /** The value of a symbol in the unit of its formula. */
     public double get(String symbol) {
         return values[formulas.place(symbol)];

@@ -3,7 +3,12 @@ package whipsaw.core.holddown;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
 import whipsaw.core.roof.RoofPlan;
@@ -21,24 +26,39 @@ import whipsaw.core.units.Unit;
  * modules parallel to a pitched roof take the larger of both. Pressures are at the level the code gives.
  */
 public final class DownWind {
-    /**
-     * What the pressure on the bare roof is made of.
-     *
-     * @param velocityPa velocity pressure at roof height
-     * @param internal coefficient of the suction inside, as a positive number
-     * @param leastPa least net pressure of the method; 0 for none
-     */
-    public record Made(double velocityPa, double internal, double leastPa) {}
+    private static final Formulas EN = Formulas.of("EN 1991-1-4")
+            .in("q_p", "peak velocity pressure", Measured.PASCAL)
+            .in("c_pe", "pressure outside", Measured.NUMBER.digits(3))
+            .in("c_pi", "suction inside", Measured.NUMBER.digits(3))
+            .let("w", "on the bare roof", "{q_p} · ({c_pe} + {c_pi})", Measured.PASCAL, "5.2, Table 7.2 and 7.2.9(6)")
+            .build();
+
+    private static final Formulas ASCE = Formulas.of("ASCE 7-16")
+            .in("q_h", "velocity pressure at roof height", Measured.PASCAL)
+            .in("GC_p", "pressure outside", Measured.NUMBER.digits(3))
+            .in("GC_pi", "suction inside", Measured.NUMBER.digits(3))
+            .in("p_min", "least on components", Measured.PASCAL)
+            .let(
+                    "p",
+                    "on the bare roof",
+                    "max({q_h} · ({GC_p} + {GC_pi}), {p_min})",
+                    Measured.PASCAL,
+                    "30.3.2, Fig. 30.3-2A; 30.2.2")
+            .build();
 
     private final String missing;
-    private final Made made;
     private final Bare bare;
     private final Modules modules;
     private final double engineerPa;
 
-    /** Pressure on the bare roof for a member that carries an area, Pa. */
+    /** Pressure on the bare roof for a member that carries an area. */
     private interface Bare {
-        double pa(double areaM2);
+        Values values(double areaM2);
+
+        default double pa(double areaM2) {
+            Values v = values(areaM2);
+            return v.si(v.has("w") ? "w" : "p");
+        }
     }
 
     /** Stands for what is on the roof and is no module. */
@@ -49,9 +69,8 @@ public final class DownWind {
         double pa(int module, double areaM2);
     }
 
-    private DownWind(String missing, Made made, Bare bare, Modules modules, double engineerPa) {
+    private DownWind(String missing, Bare bare, Modules modules, double engineerPa) {
         this.missing = missing;
-        this.made = made;
         this.bare = bare;
         this.modules = modules;
         this.engineerPa = engineerPa;
@@ -79,7 +98,7 @@ public final class DownWind {
             }
             return each.get(i).modulePa(Math.max(-1, module - from[i]), area);
         };
-        return new DownWind(first.missing, first.made, first.bare, modules, first.engineerPa);
+        return new DownWind(first.missing, first.bare, modules, first.engineerPa);
     }
 
     /** @param faces what the wind does to a pitched roof; null for a flat one */
@@ -99,39 +118,47 @@ public final class DownWind {
         Modules modules = modules(job, plan, site, layout, holdDown, tables);
         if (job.site().code() instanceof Site.EnSite) {
             if (site.wind() == null) {
-                return new DownWind("the wind speed", null, null, modules, engineer);
+                return new DownWind("the wind speed", null, modules, engineer);
             }
-            Made made = new Made(site.wind().pressurePa(), tables.en().recommended("internal_suction"), 0);
-            double pa = made.velocityPa() * (tables.en().recommended("flat_roof_zone_i_positive") + made.internal());
-            return new DownWind("", made, area -> pa, modules, engineer);
+            From table = From.table(tables.en().recommendedTable());
+            Values values = EN.values()
+                    .put("q_p", site.wind().pressurePa(), From.figure("site.qh"))
+                    .put("c_pe", tables.en().recommended("flat_roof_zone_i_positive"), table)
+                    .put("c_pi", tables.en().recommended("internal_suction"), table)
+                    .compute();
+            return new DownWind("", area -> values, modules, engineer);
         }
         String missing = missing(job, tables);
         if (!missing.isEmpty()) {
-            return new DownWind(missing, null, null, modules, engineer);
+            return new DownWind(missing, null, modules, engineer);
         }
-        Made made = new Made(
-                FaceWind.chapter30(job, tables).pressurePa(), tables.panels().internal(enclosure(job)), least(tables));
-        return new DownWind("", made, bare(made, tables), modules, engineer);
+        double velocity = FaceWind.chapter30(job, tables).pressurePa();
+        return new DownWind("", bare(velocity, tables.panels().internal(enclosure(job)), tables), modules, engineer);
     }
 
-    /** Outside pressure of ASCE 7-16 Fig. 30.3-2A with suction inside, no less than the least of 30.2.2. */
-    private static Bare bare(Made made, CodeTables tables) {
-        return area -> Math.max(
-                made.leastPa(),
-                made.velocityPa()
-                        * (tables.panels().lowSlopePressure().at(Unit.SQUARE_FOOT.fromSi(area)) + made.internal()));
+    /** Outside pressure of ASCE 7-16 Fig. 30.3-2A with suction inside, no less than the least of 30.2.2; once each area. */
+    private static Bare bare(double velocityPa, double internal, CodeTables tables) {
+        Map<Double, Values> known = new ConcurrentHashMap<>();
+        return area -> known.computeIfAbsent(area, a -> ASCE.values()
+                .put("q_h", velocityPa, From.figure("site.qh"))
+                .put(
+                        "GC_p",
+                        tables.panels().lowSlopePressure().at(Unit.SQUARE_FOOT.fromSi(a)),
+                        From.table(tables.panels().lowSlopeTable()))
+                .put("GC_pi", internal, From.table(tables.panels().internalTable()))
+                .put("p_min", least(tables), From.table(tables.zones().table()))
+                .compute());
     }
 
     private static DownWind pitched(FaceWind faces, double engineer, CodeTables tables) {
         if (!faces.established() || faces.steep()) {
             String missing = faces.established() ? "coefficients of pressure on gables over 7 deg" : faces.missing();
-            return new DownWind(missing, null, null, null, engineer);
+            return new DownWind(missing, null, null, engineer);
         }
-        Made made = new Made(faces.qhPa(), faces.internal(), least(tables));
-        Bare bare = bare(made, tables);
+        Bare bare = bare(faces.qhPa(), faces.internal(), tables);
         Modules modules = (module, area) ->
                 Math.max(bare.pa(area), faces.panel("1", area).downPa() + faces.qhPa() * faces.internal());
-        return new DownWind("", made, bare, modules, engineer);
+        return new DownWind("", bare, modules, engineer);
     }
 
     /** Least net pressure on components, ASCE 7-16 30.2.2. */
@@ -189,9 +216,9 @@ public final class DownWind {
         return missing().isEmpty();
     }
 
-    /** What the pressure on the bare roof is made of; null where no method gives it. */
-    public Made made() {
-        return made;
+    /** How the pressure on the bare roof came about for a member that carries an area; null where no method gives it. */
+    public Values method(double areaM2) {
+        return bare == null ? null : bare.values(areaM2);
     }
 
     /** By an engineer, Pa; NaN when none was given. */

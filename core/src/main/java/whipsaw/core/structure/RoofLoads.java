@@ -6,6 +6,10 @@ import java.util.function.IntToDoubleFunction;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.LaidArray;
@@ -37,6 +41,12 @@ public record RoofLoads(
         LoadWindow window,
         List<BayLoad> bays,
         BayLoad worstBay) {
+    private static final Formulas WHOLE = Formulas.of("")
+            .in("W", "weight of the array", Measured.FORCE)
+            .in("laid", "tray and pipe", Measured.FORCE)
+            .in("A_r", "roof", Measured.SQUARE_METRE)
+            .let("q_r", "average over the whole roof", "({W} + {laid}) / {A_r}", Measured.PASCAL, "weight over area")
+            .build();
 
     /**
      * Load of one bay.
@@ -75,7 +85,16 @@ public record RoofLoads(
 
     /** Average over the whole roof. */
     public double wholeRoofPa() {
-        return totalKg() * Ballast.GRAVITY / roofM2;
+        return whole().si("q_r");
+    }
+
+    /** The same with the symbols of its formula. */
+    public Values whole() {
+        return WHOLE.values()
+                .put("W", arrayKg() * Ballast.GRAVITY, From.figure(null))
+                .put("laid", laidKg() * Ballast.GRAVITY, From.figure(null))
+                .put("A_r", roofM2, From.figure(null))
+                .compute();
     }
 
     /**

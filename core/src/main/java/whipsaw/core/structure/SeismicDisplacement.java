@@ -3,6 +3,10 @@ package whipsaw.core.structure;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
 import whipsaw.core.table.ParameterTable;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Unit;
@@ -10,11 +14,31 @@ import whipsaw.core.units.Unit;
 /**
  * How far an array that nothing holds may slide in an earthquake, ASCE 7-16 13.6.12, and what has to be clear for it.
  *
- * @param displacementM design displacement
+ * @param displacement values of the symbols of its formula
  * @param needs clearances asked for, in their order
  * @param reasons sorted codes why an unattached array is not allowed; empty when it is
  */
-public record SeismicDisplacement(double displacementM, List<Need> needs, List<String> reasons) {
+public record SeismicDisplacement(Values displacement, List<Need> needs, List<String> reasons) {
+    private static final Formulas DISPLACEMENT = Formulas.of("ASCE 7-16")
+            .in("k", "factor", Measured.FOOT.digits(3))
+            .in("I_e", "importance factor", Measured.NUMBER.digits(3))
+            .in("S_DS", "spectral acceleration", Measured.NUMBER.digits(3))
+            .in("c", "what is taken off", Measured.NUMBER.digits(3))
+            .in("least", "least displacement", Measured.FOOT.digits(3))
+            .let(
+                    "δ",
+                    "design displacement",
+                    "max({k} · {I_e} · max({S_DS} − {c}, 0)², {least})",
+                    Measured.FOOT.digits(4),
+                    "13.6.12")
+            .build();
+
+    private static final Formulas ROOM = Formulas.of("ASCE 7-16")
+            .in("f", "part of the displacement that has to be clear", Measured.NUMBER.digits(3))
+            .in("δ", "displacement", Measured.ROOF_LENGTH)
+            .in("least", "whatever the displacement", Measured.ROOF_LENGTH)
+            .let("d", "to be clear", "max({f} · {δ}, {least})", Measured.ROOF_LENGTH, "13.6.12")
+            .build();
 
     public SeismicDisplacement {
         needs = List.copyOf(needs);
@@ -46,18 +70,41 @@ public record SeismicDisplacement(double displacementM, List<Need> needs, List<S
         }
     }
 
-    /** A clearance with what it has to be. */
-    public record Need(Clearance clearance, double requiredM, boolean ok) {}
+    /**
+     * A clearance with what it has to be.
+     *
+     * @param room values of the symbols of its formula
+     */
+    public record Need(Clearance clearance, Values room, boolean ok) {
+        /** Distance that has to be clear. */
+        public double requiredM() {
+            return room.si("d");
+        }
+    }
+
+    /** Design displacement. */
+    public double displacementM() {
+        return displacement.si("δ");
+    }
 
     public static SeismicDisplacement of(Input in, List<Clearance> clearances, ParameterTable t) {
-        double more = Math.max(in.sds() - t.value("sds_less"), 0);
-        double feet = Math.max(
-                t.value("displacement_factor") * in.importance() * more * more, t.value("least_displacement_ft"));
-        double displacement = Unit.FOOT.toSi(feet);
+        From table = From.table(t.table());
+        Values displacement = DISPLACEMENT
+                .values()
+                .put("k", Unit.FOOT.toSi(t.value("displacement_factor")), table)
+                .put("I_e", in.importance())
+                .put("S_DS", in.sds())
+                .put("c", t.value("sds_less"), table)
+                .put("least", Unit.FOOT.toSi(t.value("least_displacement_ft")), table)
+                .compute();
         List<Need> needs = new ArrayList<>();
         for (Clearance c : clearances) {
-            double required = Math.max(c.factor() * displacement, c.leastM());
-            needs.add(new Need(c, required, Limits.atMost(required, c.clearM())));
+            Values room = ROOM.values()
+                    .put("f", c.factor(), table)
+                    .put("δ", displacement.si("δ"), From.figure(null))
+                    .put("least", c.leastM(), table)
+                    .compute();
+            needs.add(new Need(c, room, Limits.atMost(room.si("d"), c.clearM())));
         }
         List<String> reasons = new ArrayList<>();
         if (Limits.above(in.slope(), t.value("most_slope"))) {

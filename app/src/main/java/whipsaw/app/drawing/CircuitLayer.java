@@ -7,6 +7,9 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.Corner;
+import whipsaw.core.job.Electrical;
+import whipsaw.core.job.InverterGroup;
+import whipsaw.core.job.Job;
 import whipsaw.core.structure.LaidLoads;
 
 /** Strings as they are laid, and the AC run with its ends. */
@@ -94,25 +97,36 @@ final class CircuitLayer {
 
     void run() {
         svg.open("g", "class=\"layer-run\"");
+        Job job = design.job();
+        for (InverterGroup g : job.document().groups()) {
+            if (!g.id().equals(job.group().id())) {
+                route(job.onSheet(g), " other");
+            }
+        }
+        route(job.electrical(), "");
+        laid();
+        svg.close("g");
+    }
+
+    /** One AC run from its inverters to where it is connected. */
+    private void route(Electrical electrical, String more) {
         List<Coordinate> points = new ArrayList<>();
-        for (Corner c : design.job().electrical().run().points()) {
+        for (Corner c : electrical.run().points()) {
             points.add(new Coordinate(c.x().si(), c.y().si()));
         }
         StringBuilder d = new StringBuilder();
         points.forEach(p -> d.append(d.length() == 0 ? 'M' : 'L').append(Svg.point(p)));
-        svg.path("class=\"acrun\"", d.toString());
-        laid();
+        svg.path("class=\"acrun" + more + "\"", d.toString());
         double half = textM * 0.6;
         Coordinate from = points.get(0);
-        PlanDrawing.rect(svg, "inverter", from.x - half, from.y - half, 2 * half, 2 * half, 0);
+        PlanDrawing.rect(svg, "inverter" + more, from.x - half, from.y - half, 2 * half, 2 * half, 0);
         Coordinate to = points.get(points.size() - 1);
-        svg.raw("<circle class=\"connection\" cx=\""
+        svg.raw("<circle class=\"connection" + more + "\" cx=\""
                 + Svg.u(to.x)
                 + "\" cy=\""
                 + Svg.u(-to.y)
                 + "\" r=\""
                 + Svg.u(half * 0.7)
                 + "\"/>");
-        svg.close("g");
     }
 }

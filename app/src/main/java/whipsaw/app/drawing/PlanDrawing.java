@@ -140,7 +140,9 @@ public final class PlanDrawing {
 
     static Envelope extent(Design design, double text) {
         Envelope box = new Envelope(design.plan().outline().getEnvelopeInternal());
-        for (Corner c : design.job().electrical().run().points()) {
+        for (Corner c : design.job().document().groups().stream()
+                .flatMap(g -> design.job().onSheet(g).run().points().stream())
+                .toList()) {
             box.expandToInclude(c.x().si(), c.y().si());
         }
         design.job().survey().routes().forEach(r -> r.legs().forEach(l -> include(box, l.place())));

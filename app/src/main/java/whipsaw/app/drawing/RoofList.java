@@ -122,7 +122,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
         int longest = design.strings().longestUsed();
         list.add(Show.count(design.strings().strings().size(), "string") + " of "
                 + (shortest == longest ? "" : shortest + " to ") + Show.count(longest, "module") + " on "
-                + Show.count(design.circuits().inverters(), "inverter"));
+                + Show.count(design.inverters().inverters(), "inverter"));
         list.add("AC run: "
                 + Show.both(units, Dimension.ROOF_LENGTH, design.run().lengthM()) + " one way, "
                 + Show.count(design.job().electrical().run().points().size(), "point"));

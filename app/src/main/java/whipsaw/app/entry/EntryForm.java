@@ -12,6 +12,7 @@ import whipsaw.core.design.Stage;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Electrical;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobArray;
 import whipsaw.core.job.JobPaths;
@@ -317,13 +318,26 @@ public final class EntryForm extends EntryFields {
 
     private List<Group> circuits() {
         Path<Electrical> electrical = JobPaths.ELECTRICAL;
-        return List.of(plain(
+        List<Group> groups = new ArrayList<>();
+        List<InverterGroup> all = job.document().groups();
+        if (all.size() > 1) {
+            List<Option> choices =
+                    all.stream().map(g -> new Option(g.id(), g.name())).toList();
+            List<Input> own = new ArrayList<>();
+            if (job.placed() != null) {
+                own.add(in(JobPaths.PLACED.to(JobArray::feeds)).choosing(choices, "text"));
+            }
+            own.add(in(JobPaths.GROUP.to(InverterGroup::name)));
+            groups.add(plain("Inverters this array feeds", own.toArray(Input[]::new)));
+        }
+        groups.add(plain(
                 "Inverters",
                 in(electrical.to(Electrical::inverter)),
                 in(electrical.to(Electrical::dcAcMost)),
                 in(electrical.to(Electrical::place)),
                 in(electrical.to(Electrical::systemLimit)),
                 in(electrical.to(Electrical::cellRiseC))));
+        return groups;
     }
 
     private List<Group> run() {

@@ -16,6 +16,7 @@ import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.ObstructionKinds;
 import whipsaw.core.job.Survey;
@@ -357,12 +358,14 @@ public final class DxfDrawing {
     }
 
     private void run() {
-        polyline(
-                "AC-RUN",
-                design.job().electrical().run().points().stream()
-                        .map(c -> new Coordinate(c.x().si(), c.y().si()))
-                        .toList(),
-                false);
+        for (InverterGroup g : design.job().document().groups()) {
+            polyline(
+                    "AC-RUN",
+                    design.job().onSheet(g).run().points().stream()
+                            .map(c -> new Coordinate(c.x().si(), c.y().si()))
+                            .toList(),
+                    false);
+        }
     }
 
     private void notes() {

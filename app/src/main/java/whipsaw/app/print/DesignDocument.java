@@ -14,6 +14,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.RoofDesign;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.structure.RoofLoads;
@@ -37,6 +38,7 @@ public final class DesignDocument {
         doc.put("modules", each(design, DesignDocument::modules));
         doc.put("positions", each(design, DesignDocument::positions));
         doc.put("strings", each(design, DesignDocument::strings));
+        doc.put("groups", groups(design));
         doc.put("run", run(design));
         doc.put(
                 "bays",
@@ -205,6 +207,26 @@ public final class DesignDocument {
                     s.modules().stream()
                             .map(i -> design.layout().modules().get(i).number())
                             .toList());
+            list.add(map);
+        }
+        return list;
+    }
+
+    /** Every inverter group with its run. */
+    private static List<Object> groups(Design design) {
+        List<Object> list = new ArrayList<>();
+        for (InverterGroup g : design.job().document().groups()) {
+            Circuits.Group c = design.circuits().group(g.id());
+            Map<String, Object> map = new LinkedHashMap<>();
+            map.put("id", g.id());
+            map.put("name", g.name());
+            map.put("model", g.electrical().inverter().info().name());
+            map.put("first_inverter", c.first());
+            map.put("inverters", c.inverters());
+            map.put("ac_VA", c.acVa());
+            map.put("dc_over_ac", c.ratio());
+            Design feeding = design.feeding(g);
+            map.put("run", feeding == null ? null : run(feeding));
             list.add(map);
         }
         return list;

@@ -18,6 +18,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Roof;
 import whipsaw.core.job.Site;
@@ -294,21 +295,44 @@ public record JobSheet(
                         + own.limits().shortest()
                         + " to "
                         + own.limits().longest()));
-        for (int i = 1; i <= c.inverters(); i++) {
+        for (InverterGroup g : design.job().document().groups()) {
+            Design feeding = design.feeding(g);
+            if (feeding != null) {
+                String which = design.job().document().groups().size() == 1 ? "" : g.name() + ": ";
+                inverters(facts, feeding, which);
+                run(facts, feeding, which, units);
+            }
+        }
+        return facts;
+    }
+
+    private static void inverters(List<Fact> facts, Design design, String which) {
+        Circuits.Group group = design.inverters();
+        if (!which.isEmpty()) {
+            facts.add(new Fact(
+                    which + "inverters",
+                    group.inverters() + " x "
+                            + design.job().electrical().inverter().info().name() + ", ratio "
+                            + Show.number(group.ratio(), 3)));
+        }
+        for (int i = group.first(); i < group.first() + group.inverters(); i++) {
             int inverter = i;
-            List<String> names = c.arrays().stream()
+            List<String> names = design.circuits().arrays().stream()
                     .flatMap(a -> a.strings().stream())
                     .filter(s -> s.inverter() == inverter)
                     .map(s -> s.name() + " (" + s.modules().size() + ")")
                     .toList();
             facts.add(new Fact("Inverter " + i, String.join(", ", names)));
         }
+    }
+
+    private static void run(List<Fact> facts, Design design, String which, UnitSystem units) {
         AcRun run = design.run();
-        facts.add(new Fact("AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
+        facts.add(new Fact(which + "AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
         SnowOnRun snow = design.snowOnRun();
         if (snow != null) {
             facts.add(new Fact(
-                    "AC run, snow at its deepest",
+                    which + "AC run, snow at its deepest",
                     Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM())
                             + (snow.even()
                                     ? ", no drift reaches it"
@@ -320,7 +344,7 @@ public record JobSheet(
         if (run.sizing() != null && run.sizing().feasible()) {
             String material = design.job().electrical().run().material();
             facts.add(new Fact(
-                    "AC run, conductors",
+                    which + "AC run, conductors",
                     (design.job().electrical().run().feeders() == 1
                                     ? ""
                                     : design.job().electrical().run().feeders() + " feeders of ")
@@ -337,7 +361,6 @@ public record JobSheet(
                             + Show.number(run.sizing().chosen().drop().dropPct(), 2)
                             + " %"));
         }
-        return facts;
     }
 
     private static List<String> assumptions(Design design, UnitSystem units) {

@@ -6,16 +6,18 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.GroupEdits;
 import whipsaw.core.design.PlaceEdits;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.JobArray;
 import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobRoof;
 import whipsaw.core.units.Show;
 
-/** What a page asks of arrays and roofs: to add, split, copy, move one or take it away. */
+/** What a page asks of arrays, roofs and inverter groups: to add, split, copy, move one or take it away. */
 final class PlaceWork {
     private static final String ARRAYS =
             JobPaths.DOCUMENT.to(JobDocument::arrays).toString();
@@ -36,12 +38,14 @@ final class PlaceWork {
                                 WorkOutController.length(design, body, "x"),
                                 WorkOutController.length(design, body, "y"));
                         case "remove-array" -> edits.removeArray(WorkOutController.text(body, "id"));
+                        case "own-inverters" -> new GroupEdits(design).own();
+                        case "remove-group" -> new GroupEdits(design).remove(WorkOutController.text(body, "id"));
                         case "remove-roof" -> edits.removeRoof(WorkOutController.text(body, "id"));
                         default -> edits.addRoof(WorkOutController.text(body, "name"));
                     };
             return changes.stream().map(PlaceWork::asMap).toList();
         } catch (IllegalArgumentException e) {
-            throw WorkOutController.refused(ARRAYS, "Arrays and roofs:", "", e.getMessage());
+            throw WorkOutController.refused(ARRAYS, "Arrays, roofs and inverters:", "", e.getMessage());
         }
     }
 
@@ -90,18 +94,24 @@ final class PlaceWork {
             case "add-roof" -> "Roof " + WorkOutController.text(body, "name") + " added with an array";
             case "remove-roof" -> "Roof " + named(design, WorkOutController.text(body, "id"))
                     + " removed with its arrays";
+            case "own-inverters" -> "Inverters of its own for " + design.job().name();
+            case "remove-group" -> "Inverter group " + named(design, WorkOutController.text(body, "id")) + " removed";
             default -> null;
         };
     }
 
-    /** An array or roof by the name it was given; the id where there is none of it. */
+    /** An array, roof or inverter group by the name it was given; the id where there is none of it. */
     private static String named(Design design, String id) {
         JobDocument document = design.job().document();
-        return Stream.concat(
+        return Stream.of(
                         document.arrays().stream()
                                 .filter(a -> a.id().equals(id))
                                 .map(JobArray::name),
-                        document.roofs().stream().filter(r -> r.id().equals(id)).map(JobRoof::name))
+                        document.roofs().stream().filter(r -> r.id().equals(id)).map(JobRoof::name),
+                        document.groups().stream()
+                                .filter(g -> g.id().equals(id))
+                                .map(InverterGroup::name))
+                .flatMap(names -> names)
                 .findFirst()
                 .orElse(id);
     }

@@ -1,8 +1,10 @@
 package whipsaw.app.web;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
+import whipsaw.core.job.Job;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.working.DataStatus;
@@ -17,6 +19,15 @@ public record Totals(List<Cell> cells, String codes, String status) {
 
     /** One box: its name, its value, a second line and the figure it opens. */
     public record Cell(String name, String value, String other, String figure) {}
+
+    /** The limit of DC over AC, or of every group where they differ. */
+    private static String limit(Job job) {
+        return "limit "
+                + job.document().groups().stream()
+                        .map(g -> Show.number(g.electrical().dcAcMost(), 2))
+                        .distinct()
+                        .collect(Collectors.joining(", "));
+    }
 
     static Totals of(Design design, DataStatus status) {
         var units = design.job().project().units();
@@ -49,7 +60,7 @@ public record Totals(List<Cell> cells, String codes, String status) {
                         new Cell(
                                 "DC / AC",
                                 Show.number(design.circuits().ratio(), 2),
-                                "limit " + Show.number(design.job().electrical().dcAcMost(), 2),
+                                limit(design.job()),
                                 "total.ratio"),
                         new Cell(
                                 "Blocks",

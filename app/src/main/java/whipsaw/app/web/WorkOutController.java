@@ -66,7 +66,9 @@ public class WorkOutController {
                             "move-array",
                             "remove-array",
                             "remove-roof",
-                            "add-roof" -> PlaceWork.changes(design, text(body, "what"), body);
+                            "add-roof",
+                            "own-inverters",
+                            "remove-group" -> PlaceWork.changes(design, text(body, "what"), body);
                     default -> throw new JobController.DocumentPatchProblem(
                             "'" + body.get("what") + "' cannot be worked out");
                 };

@@ -55,7 +55,7 @@ class JobFileTest {
                 "array.tilt=10",
                 "electrical.run.raceway=wood",
                 "roof.covering=straw",
-                "schema=6",
+                "schema=7",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
             Map<String, Object> document = copy(DOCUMENTS.get(7));
@@ -71,9 +71,10 @@ class JobFileTest {
         String[] steps = path.split("\\.");
         Map<String, Object> place = document;
         for (int i = 0; i < steps.length - 1; i++) {
-            boolean one = i == 0 && List.of("roof", "array").contains(steps[i]);
+            boolean one = i == 0 && List.of("roof", "array", "electrical").contains(steps[i]);
             place = one
-                    ? ((List<Map<String, Object>>) place.get(steps[i] + "s")).get(0)
+                    ? ((List<Map<String, Object>>) place.get(steps[i].equals("electrical") ? "groups" : steps[i] + "s"))
+                            .get(0)
                     : (Map<String, Object>) place.get(steps[i]);
         }
         place.put(steps[steps.length - 1], value);

@@ -55,7 +55,7 @@ public final class Fuzz {
             "/catalogue/module/preview",
             "/catalogue/tray-system.csv",
             "/health",
-            "/schema/job-5.schema.json",
+            "/schema/job-6.schema.json",
             "/error",
             "/webjars/none.css");
     private static final List<String> KEYS = List.of(

@@ -41,7 +41,7 @@ class PagesTest extends ServedTest {
                 "/jobs/ashwell-row-primary-school",
                 "/jobs/ashwell-row-primary-school/sheet",
                 "/jobs/quarrybank-cold-store",
-                "/schema/job-5.schema.json",
+                "/schema/job-6.schema.json",
                 JOB + "/revisions",
                 JOB + "/parts",
                 JOB + "/compare?from=1&to=1",

@@ -90,11 +90,24 @@ class PlacesFlowTest extends ServedTest {
         page.locator("[data-path='$.array.name']").fill("East wing");
         page.locator("[data-path='$.array.name']").blur();
         assertThat(page.locator("#array-choice")).containsText("Array East wing, Annex");
+        // the annex has inverters of its own, with their run
+        openPart("electrical");
+        page.locator("[data-ask=own-inverters]").click();
+        assertThat(page.locator("details[data-section=electrical] .placelist li"))
+                .hasCount(2);
+        assertThat(page.locator(".acrun.other")).hasCount(1);
+        page.locator("[data-path='$.electrical.dcAcMost']").fill("1.2");
+        page.locator("[data-path='$.electrical.dcAcMost']").blur();
+        assertThat(cell(3).locator("xpath=..")).containsText("limit 1.35, 1.2");
         look("B");
+        assertThat(page.locator("[data-path='$.electrical.dcAcMost']")).hasValue("1.35");
         assertThat(page.locator(".arrayname")).hasText("A");
         assertThat(page.locator(".otherroof")).hasCount(1);
 
         Design d = design();
+        assertThat(d.circuits().groups()).hasSize(2);
+        assertThat(d.at("C").inverters().inverters()).isPositive();
+        assertThat(d.at("C").inverters().worstRatio()).isLessThanOrEqualTo(1.2);
         assertThat(d.job().document().roofs()).hasSize(2);
         assertThat(d.job().document().arrays()).hasSize(3);
         assertThat(d.at("C").job().array().tilt().typed())
@@ -113,7 +126,7 @@ class PlacesFlowTest extends ServedTest {
 
         // files hold all of it, and what comes out goes in again
         String file = body("job.json");
-        assertThat(file).contains("\"schema\" : 5");
+        assertThat(file).contains("\"schema\" : 6");
         var read = JobReader.read(Json.object(file), false);
         assertThat(read.job()).isEqualTo(d.job());
         assertThat(JobWriter.write(read.job())).isEqualTo(JobWriter.write(d.job()));

@@ -7,6 +7,8 @@ import java.util.Map;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Electrical;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.run.ConductorSizing;
@@ -28,9 +30,10 @@ public record Counts(List<Line> lines) {
     /**
      * What all arrays of a job come to; parts of one name are counted together.
      *
+     * @param runs by inverter group
      * @param attachments of all arrays, a first estimate; 0 for none
      */
-    public static Counts of(List<LaidArray> arrays, int attachments, Circuits circuits, AcRun run) {
+    public static Counts of(List<LaidArray> arrays, int attachments, Circuits circuits, Map<String, AcRun> runs) {
         Map<String, Line> byItem = new LinkedHashMap<>();
         for (LaidArray a : arrays) {
             int modules = a.layout().modules().size();
@@ -56,19 +59,26 @@ public record Counts(List<Line> lines) {
             lines.add(line("Attachments, first estimate", attachments, Double.NaN));
         }
         lines.add(line("Strings", circuits.strings(), Double.NaN));
-        lines.add(line("Inverters, " + job.electrical().inverter().info().name(), circuits.inverters(), Double.NaN));
-        if (run.sizing() != null && run.sizing().feasible()) {
-            ConductorSizing.Choice c = run.sizing().chosen();
-            String length = Show.both(
-                    job.project().units(),
-                    Dimension.ROOF_LENGTH,
-                    3 * c.sets() * run.lengthM() * job.electrical().run().feeders());
-            lines.add(new Line(
-                    "AC phase conductor "
-                            + conductor(c.size().name(), job.electrical().run().material()),
-                    length,
-                    Double.NaN));
+        Map<String, Line> inverters = new LinkedHashMap<>();
+        Map<String, Double> conductors = new LinkedHashMap<>();
+        for (InverterGroup g : job.document().groups()) {
+            Electrical e = g.electrical();
+            int count = circuits.group(g.id()).inverters();
+            add(inverters, "Inverters, " + e.inverter().info().name(), count, 0);
+            AcRun run = runs.get(g.id());
+            if (run.sizing() != null && run.sizing().feasible()) {
+                ConductorSizing.Choice c = run.sizing().chosen();
+                conductors.merge(
+                        conductor(c.size().name(), e.run().material()),
+                        3 * c.sets() * run.lengthM() * e.run().feeders(),
+                        Double::sum);
+            }
         }
+        inverters.values().forEach(l -> lines.add(new Line(l.item(), l.quantity(), Double.NaN)));
+        conductors.forEach((size, lengthM) -> lines.add(new Line(
+                "AC phase conductor " + size,
+                Show.both(job.project().units(), Dimension.ROOF_LENGTH, lengthM),
+                Double.NaN)));
         return new Counts(lines);
     }
 

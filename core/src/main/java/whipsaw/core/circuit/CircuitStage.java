@@ -1,6 +1,7 @@
 package whipsaw.core.circuit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
@@ -10,19 +11,21 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.holddown.LaidArray;
+import whipsaw.core.job.Electrical;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.units.Limits;
 
 /**
- * Cuts every array into strings in order of laying and gives them to as few inverters of one model as
- * the DC to AC limit and the trackers allow. Strings are as long as is legal; what is left over
- * joins a shorter legal string or is left out.
+ * Cuts every array into strings in order of laying and gives those of every inverter group to as few of its inverters as
+ * the DC to AC limit and the trackers allow. Strings are as long as is legal; what is left over joins a shorter legal
+ * string or is left out.
  */
 public final class CircuitStage {
     private CircuitStage() {}
 
     /**
-     * Strings of all arrays of a job, each of modules of one array, and the inverters they share.
+     * Strings of all arrays of a job, each of modules of one array, and the inverters they go to.
      *
      * @param arrays in the order of the job
      */
@@ -34,19 +37,40 @@ public final class CircuitStage {
             limits.add(limits(arrays.get(i).job()));
             leftOut.add(plan(i, arrays.get(i), limits.get(i), planned));
         }
-        Job job = arrays.get(0).job();
-        Sharing sharing = share(planned, job);
         List<List<Circuits.PvString>> strings = new ArrayList<>();
         arrays.forEach(a -> strings.add(new ArrayList<>()));
         int[] mostParallel = new int[arrays.size()];
-        for (int i = 0; i < sharing.inverterOf().length; i++) {
-            Planned p = planned.get(i);
-            strings.get(p.array())
-                    .add(new Circuits.PvString(i + 1, sharing.inverterOf()[i], sharing.trackerOf()[i], p.modules()));
-            mostParallel[p.array()] = Math.max(mostParallel[p.array()], sharing.parallelOf()[i]);
-        }
-        if (sharing.inverters() == 0) {
-            planned.forEach(p -> leftOut.get(p.array()).addAll(p.modules()));
+        List<Circuits.Group> groups = new ArrayList<>();
+        int first = 1;
+        for (InverterGroup group : arrays.get(0).job().document().groups()) {
+            List<Integer> fed = new ArrayList<>();
+            for (int i = 0; i < planned.size(); i++) {
+                if (arrays.get(planned.get(i).array()).job().group().id().equals(group.id())) {
+                    fed.add(i);
+                }
+            }
+            List<Planned> own = fed.stream().map(planned::get).toList();
+            Sharing sharing = share(own, group.electrical());
+            double[] watts = new double[sharing.inverters()];
+            for (int k = 0; k < sharing.inverterOf().length; k++) {
+                Planned p = own.get(k);
+                int inverter = sharing.inverterOf()[k];
+                watts[inverter - 1] += p.watts();
+                strings.get(p.array())
+                        .add(new Circuits.PvString(
+                                fed.get(k) + 1, first + inverter - 1, sharing.trackerOf()[k], p.modules()));
+                mostParallel[p.array()] = Math.max(mostParallel[p.array()], sharing.parallelOf()[k]);
+            }
+            if (sharing.inverters() == 0) {
+                own.forEach(p -> leftOut.get(p.array()).addAll(p.modules()));
+            }
+            groups.add(new Circuits.Group(
+                    group.id(),
+                    first,
+                    sharing.inverters(),
+                    group.electrical().inverter().power().si(),
+                    Arrays.stream(watts).boxed().toList()));
+            first += sharing.inverters();
         }
         List<Circuits.ArrayStrings> each = new ArrayList<>();
         for (int i = 0; i < arrays.size(); i++) {
@@ -58,8 +82,7 @@ public final class CircuitStage {
                     arrays.get(i).job().array().module().power().si(),
                     mostParallel[i]));
         }
-        return new Circuits(
-                each, sharing.inverters(), job.electrical().inverter().power().si());
+        return new Circuits(each, groups);
     }
 
     private static StringLimits limits(Job job) {
@@ -176,12 +199,11 @@ public final class CircuitStage {
     private record Sharing(int inverters, int[] inverterOf, int[] trackerOf, int[] parallelOf) {}
 
     /** The fewest inverters over which the strings, in order, can be shared evenly. */
-    private static Sharing share(List<Planned> strings, Job job) {
+    private static Sharing share(List<Planned> strings, Electrical electrical) {
         double total = strings.stream().mapToDouble(Planned::watts).sum();
-        double most = job.electrical().dcAcMost()
-                * job.electrical().inverter().power().si();
+        double most = electrical.dcAcMost() * electrical.inverter().power().si();
         for (int n = Math.max(1, Limits.ceil(total / most)); n <= strings.size(); n++) {
-            Sharing sharing = shareOver(n, strings, most, job.electrical().inverter());
+            Sharing sharing = shareOver(n, strings, most, electrical.inverter());
             if (sharing != null) {
                 return sharing;
             }

@@ -6,19 +6,72 @@ import java.util.List;
  * Strings and inverters of a job.
  *
  * @param arrays strings of every array, in the order of the job
- * @param inverters number of inverters of the one model, which all arrays share
- * @param inverterPowerVa of one inverter
+ * @param groups inverters of every group, in the order of the job
  */
-public record Circuits(List<ArrayStrings> arrays, int inverters, double inverterPowerVa) {
+public record Circuits(List<ArrayStrings> arrays, List<Group> groups) {
     public Circuits {
         arrays = List.copyOf(arrays);
+        groups = List.copyOf(groups);
+    }
+
+    /**
+     * Inverters of one model that share the strings of the arrays that feed them.
+     *
+     * @param id of the group
+     * @param first number of its first inverter; inverters are counted on from group to group
+     * @param inverters 0 where no share was found
+     * @param powerVa rated apparent power of one
+     * @param dcW of the strings on each, in their order
+     */
+    public record Group(String id, int first, int inverters, double powerVa, List<Double> dcW) {
+        public Group {
+            dcW = List.copyOf(dcW);
+        }
+
+        /** Rated apparent power of all. */
+        public double acVa() {
+            return inverters * powerVa;
+        }
+
+        /** DC power of all strings on them. */
+        public double totalDcW() {
+            return dcW.stream().mapToDouble(Double::doubleValue).sum();
+        }
+
+        /** DC power over AC rating of all; 0 without inverters. */
+        public double ratio() {
+            return inverters == 0 ? 0 : totalDcW() / acVa();
+        }
+
+        /** The highest ratio of any one inverter. */
+        public double worstRatio() {
+            return dcW.stream().mapToDouble(w -> w / powerVa).max().orElse(0);
+        }
+    }
+
+    /** Inverters of a group. */
+    public Group group(String id) {
+        return groups.stream().filter(g -> g.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** The group an inverter is in. */
+    public Group groupOf(int inverter) {
+        return groups.stream()
+                .filter(g -> inverter >= g.first() && inverter < g.first() + g.inverters())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Inverters of all groups. */
+    public int inverters() {
+        return groups.stream().mapToInt(Group::inverters).sum();
     }
 
     /**
      * One string.
      *
      * @param number from 1, over all arrays
-     * @param inverter number from 1
+     * @param inverter number from 1, over all groups
      * @param tracker number from 1 within the inverter
      * @param modules indices in the array, in order of the run of the leads
      */
@@ -84,31 +137,19 @@ public record Circuits(List<ArrayStrings> arrays, int inverters, double inverter
         return arrays.stream().mapToDouble(ArrayStrings::dcW).sum();
     }
 
+    /** Rated apparent power of all inverters. */
     public double acVa() {
-        return inverters * inverterPowerVa;
+        return groups.stream().mapToDouble(Group::acVa).sum();
     }
 
     /** DC power over AC rating of all inverters; 0 without inverters. */
     public double ratio() {
-        return inverters == 0 ? 0 : dcW() / acVa();
+        return inverters() == 0 ? 0 : dcW() / acVa();
     }
 
-    /** The highest ratio of any one inverter. */
-    public double worstRatio() {
-        double worst = 0;
-        for (int i = 1; i <= inverters; i++) {
-            worst = Math.max(worst, ratioOf(i));
-        }
-        return worst;
-    }
-
+    /** DC power over AC rating of one inverter. */
     public double ratioOf(int inverter) {
-        double watts = 0;
-        for (ArrayStrings a : arrays) {
-            for (PvString s : a.strings()) {
-                watts += s.inverter() == inverter ? s.modules().size() * a.modulePowerW() : 0;
-            }
-        }
-        return watts / inverterPowerVa;
+        Group g = groupOf(inverter);
+        return g.dcW().get(inverter - g.first()) / g.powerVa();
     }
 }

@@ -257,7 +257,7 @@ final class ArrayWays {
             return;
         }
         int now = design.job().electrical().run().feeders();
-        for (int n = now + 1; n <= Math.min(design.circuits().inverters(), now + 60); n++) {
+        for (int n = now + 1; n <= Math.min(design.inverters().inverters(), now + 60); n++) {
             Way way = tries.way(
                     "feeders",
                     n + " AC feeders side by side",

@@ -121,10 +121,11 @@ final class CircuitChecks {
     }
 
     private void inverters() {
-        Circuits c = design.circuits();
+        Circuits.Group c = design.inverters();
         double most = job.electrical().dcAcMost();
         if (c.inverters() == 0) {
-            if (c.strings() > 0 || !design.layout().modules().isEmpty()) {
+            if (!design.strings().strings().isEmpty()
+                    || !design.layout().modules().isEmpty()) {
                 checks.add(Check.stated(
                         "inverters.share",
                         "Strings shared over inverters",

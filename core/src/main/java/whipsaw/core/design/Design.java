@@ -10,6 +10,7 @@ import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.run.AcRun;
@@ -93,8 +94,23 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
         return whole.circuits().of(job().place());
     }
 
+    /** The AC run of the inverters the array feeds. */
     public AcRun run() {
-        return whole.run();
+        return whole.runs().get(job().group().id());
+    }
+
+    /** The design as the first array that feeds an inverter group sees it; null where none feeds it. */
+    public Design feeding(InverterGroup group) {
+        return job().document().arrays().stream()
+                .filter(a -> a.feeds().equals(group.id()))
+                .findFirst()
+                .map(a -> job().group().id().equals(group.id()) ? this : at(a.id()))
+                .orElse(null);
+    }
+
+    /** The inverters the array feeds. */
+    public Circuits.Group inverters() {
+        return circuits().group(job().group().id());
     }
 
     /** Loads of all arrays on the roof. */

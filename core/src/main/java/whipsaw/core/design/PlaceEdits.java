@@ -14,6 +14,7 @@ import whipsaw.core.array.ArrayAreas;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobArray;
 import whipsaw.core.job.JobDocument;
@@ -215,7 +216,7 @@ public final class PlaceEdits {
 
     private JobArray fresh(String roof, List<Corner> area, ArrayChoice like, List<Corner> removed) {
         String id = freshArrayId();
-        return new JobArray(id, id, roof, area, null, like.without(removed));
+        return new JobArray(id, id, roof, job.group().id(), area, null, like.without(removed));
     }
 
     private static Change append(JobArray array) {
@@ -230,6 +231,7 @@ public final class PlaceEdits {
         Set<String> ids = new HashSet<>();
         job.document().roofs().stream().map(JobRoof::id).forEach(ids::add);
         job.document().arrays().stream().map(JobArray::id).forEach(ids::add);
+        job.document().groups().stream().map(InverterGroup::id).forEach(ids::add);
         return ids;
     }
 

@@ -8,6 +8,7 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.circuit.CircuitStage;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.holddown.LaidArray;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
@@ -88,16 +89,24 @@ public final class Solver {
         boolean same = known != null
                 && solves.stream().allMatch(RoofSolve::sameArrays)
                 && before.job().document().places().equals(document.places())
-                && before.job().document().electrical().equals(document.electrical());
+                && before.job().document().groups().equals(document.groups());
         Circuits circuits = same ? known.circuits() : CircuitStage.of(laid);
-        AcRun run = same ? known.run() : AcRun.of(document.first(), circuits, own);
+        Map<String, AcRun> runs = same ? known.runs() : runs(document, circuits, own);
         int attachments = arrays.stream()
                 .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
                 .sum();
         WholeDesign whole =
-                new WholeDesign(own, roofs, circuits, run, Counts.of(laid, attachments, circuits, run), List.of());
+                new WholeDesign(own, roofs, circuits, runs, Counts.of(laid, attachments, circuits, runs), List.of());
         whole = whole.with(PlaceChecks.of(whole, own));
         return new Design(whole, roofs.get(0), roofs.get(0).arrays().get(0)).at(job.place());
+    }
+
+    private static Map<String, AcRun> runs(JobDocument document, Circuits circuits, CodeTables tables) {
+        Map<String, AcRun> runs = new HashMap<>();
+        for (InverterGroup g : document.groups()) {
+            runs.put(g.id(), AcRun.of(g.electrical(), document.site().designHigh(), circuits.group(g.id()), tables));
+        }
+        return runs;
     }
 
     /** A job as it rests on the tables of this solver, to be stored so. */

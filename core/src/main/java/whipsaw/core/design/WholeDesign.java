@@ -1,6 +1,7 @@
 package whipsaw.core.design;
 
 import java.util.List;
+import java.util.Map;
 import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
@@ -13,19 +14,26 @@ import whipsaw.core.table.CodeTables;
  * @param tables it was solved with, national parameters laid over
  * @param roofs in the order of the job
  * @param circuits of all arrays
+ * @param runs AC run of every inverter group, by its id
  * @param counts of the whole job
  * @param checks of all places, the worst first
  */
 public record WholeDesign(
-        CodeTables tables, List<RoofDesign> roofs, Circuits circuits, AcRun run, Counts counts, List<Check> checks) {
+        CodeTables tables,
+        List<RoofDesign> roofs,
+        Circuits circuits,
+        Map<String, AcRun> runs,
+        Counts counts,
+        List<Check> checks) {
     public WholeDesign {
         roofs = List.copyOf(roofs);
+        runs = Map.copyOf(runs);
         checks = List.copyOf(checks);
     }
 
     /** The same with its checks. */
     WholeDesign with(List<Check> all) {
-        return new WholeDesign(tables, roofs, circuits, run, counts, all);
+        return new WholeDesign(tables, roofs, circuits, runs, counts, all);
     }
 
     /** All arrays of all roofs, roof by roof; one that places nothing for every roof without. */

@@ -186,7 +186,10 @@ public final class Figures {
         sources.add(design.job().array().tray().info());
         sources.add(design.job().array().module().info());
         sources.add(design.job().array().block().info());
-        sources.add(design.job().electrical().inverter().info());
+        design.job()
+                .document()
+                .groups()
+                .forEach(g -> sources.add(g.electrical().inverter().info()));
         sources.add(design.job().electrical().run().conductor().info());
         design.job()
                 .roof()

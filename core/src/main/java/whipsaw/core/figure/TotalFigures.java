@@ -7,7 +7,7 @@ import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.ArrayDesign;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Job;
+import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Roof;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
@@ -144,28 +144,34 @@ final class TotalFigures {
     }
 
     static Working ac(Design design) {
-        Job job = design.job();
         String ac = Show.number(design.circuits().acVa() / 1000, 2) + " kW";
-        return Working.of("total.ac", "AC rating", ac)
-                .step(
-                        "P_ac",
-                        "as few inverters as the DC to AC limit and the trackers allow",
-                        "{m} · {S}",
-                        ac,
-                        "limit " + Show.number(job.electrical().dcAcMost(), 2) + " set in the job",
-                        Term.computed(
-                                "m",
-                                "inverters",
-                                String.valueOf(design.circuits().inverters()),
-                                null),
-                        Term.data(
-                                "S",
-                                "rated power",
-                                Show.number(design.circuits().inverterPowerVa() / 1000, 1) + " kW",
-                                Origin.CATALOGUE,
-                                job.electrical().inverter().info()))
-                .note("At unity power factor 1 kVA of rating is shown as 1 kW.")
-                .build();
+        Working.Builder w = Working.of("total.ac", "AC rating", ac);
+        List<InverterGroup> groups = design.job().document().groups();
+        List<Term> each = new ArrayList<>();
+        for (InverterGroup g : groups) {
+            Circuits.Group c = design.circuits().group(g.id());
+            String symbol = groups.size() == 1 ? "P_ac" : "P_" + g.id();
+            String power = Show.number(c.acVa() / 1000, 2) + " kW";
+            w.step(
+                    symbol,
+                    (groups.size() == 1 ? "" : g.name() + ": ")
+                            + "as few inverters as the DC to AC limit and the trackers allow",
+                    "{m} · {S}",
+                    power,
+                    "limit " + Show.number(g.electrical().dcAcMost(), 2) + " set in the job",
+                    Term.computed("m", "inverters", String.valueOf(c.inverters()), null),
+                    Term.data(
+                            "S",
+                            "rated power",
+                            Show.number(c.powerVa() / 1000, 1) + " kW",
+                            Origin.CATALOGUE,
+                            g.electrical().inverter().info()));
+            each.add(Term.computed(symbol, g.name(), power, null));
+        }
+        if (groups.size() > 1) {
+            w.step("P_ac", "all inverters of the job", sum(each), ac, "", each.toArray(Term[]::new));
+        }
+        return w.note("At unity power factor 1 kVA of rating is shown as 1 kW.").build();
     }
 
     static Working ratio(Design design) {
@@ -174,7 +180,12 @@ final class TotalFigures {
                 .step(
                         "",
                         "all inverters together; the fullest one is at "
-                                + Show.number(design.circuits().worstRatio(), 3),
+                                + Show.number(
+                                        design.circuits().groups().stream()
+                                                .mapToDouble(Circuits.Group::worstRatio)
+                                                .max()
+                                                .orElse(0),
+                                        3),
                         "{P_dc} / {P_ac}",
                         ratio,
                         "",

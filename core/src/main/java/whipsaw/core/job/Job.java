@@ -16,6 +16,7 @@ public final class Job {
     private final JobRoof on;
     private final JobArray placed;
     private final Survey survey;
+    private final InverterGroup group;
     private final Electrical electrical;
 
     Job(JobDocument document, String place) {
@@ -32,7 +33,12 @@ public final class Job {
                 .orElseThrow();
         SheetMove move = SheetMove.between(document.roofs().get(0), on);
         this.survey = move == null ? document.survey() : move.survey(document.survey());
-        this.electrical = move == null ? document.electrical() : move.electrical(document.electrical());
+        String feeds = settings().feeds();
+        this.group = document.groups().stream()
+                .filter(g -> g.id().equals(feeds))
+                .findFirst()
+                .orElseThrow();
+        this.electrical = onSheet(group);
     }
 
     /** All inputs. */
@@ -89,10 +95,25 @@ public final class Job {
 
     /** Settings of the array; those of the first one of the job where this roof has none. */
     public ArrayChoice array() {
-        return (placed == null ? document.arrays().get(0) : placed).choice();
+        return settings().choice();
     }
 
-    /** The electrical side, its run counted from the sheet of this roof. */
+    private JobArray settings() {
+        return placed == null ? document.arrays().get(0) : placed;
+    }
+
+    /** Inverters of any group with their run counted from the sheet of this roof. */
+    public Electrical onSheet(InverterGroup any) {
+        SheetMove move = SheetMove.between(document.roofs().get(0), on);
+        return move == null ? any.electrical() : move.electrical(any.electrical());
+    }
+
+    /** The inverters the array feeds, with their name; their run in the frame of the site. */
+    public InverterGroup group() {
+        return group;
+    }
+
+    /** The inverters the array feeds and their run, counted from the sheet of this roof. */
     public Electrical electrical() {
         return electrical;
     }

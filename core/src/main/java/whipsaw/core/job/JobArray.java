@@ -11,6 +11,7 @@ import whipsaw.core.units.Measure;
  *
  * @param id short and lasting, as {@code A}
  * @param on id of its roof
+ * @param feeds id of the inverter group its strings go to
  * @param area corners on the sheet of that roof; empty for all that the areas of other arrays leave
  * @param apart clear distance to modules of other arrays; null takes the house rule
  */
@@ -18,6 +19,7 @@ public record JobArray(
         @Input(label = "Id", longest = 40) String id,
         @Input(label = "Array name", longest = 60) String name,
         @Input(label = "On roof", longest = 40) String on,
+        @Input(label = "Feeds inverter group", longest = 40) String feeds,
         @Input(
                         label = "Area",
                         each = "Corner",
@@ -41,6 +43,6 @@ public record JobArray(
 
     /** The same with other settings. */
     JobArray with(ArrayChoice other) {
-        return new JobArray(id, name, on, area, apart, other);
+        return new JobArray(id, name, on, feeds, area, apart, other);
     }
 }

@@ -13,6 +13,7 @@ import whipsaw.core.schema.Ruled;
  *
  * @param roofs the first one is the frame the site lies in
  * @param arrays each on one of the roofs
+ * @param groups inverters, each group fed by one or more arrays
  */
 public record JobDocument(
         @Input(label = "Project", section = true) Job.Project project,
@@ -20,17 +21,19 @@ public record JobDocument(
         @Input(label = "Survey", section = true) Survey survey,
         @Input(label = "Site", section = true) Site site,
         @Input(label = "Arrays", each = "Array", fewest = 1, many = 100, sole = true) List<JobArray> arrays,
-        @Input(label = "Electrical", section = true) Electrical electrical,
+        @Input(label = "Inverter groups", each = "Inverter group", fewest = 1, many = 100, sole = true)
+                List<InverterGroup> groups,
         @Input(label = "Code tables", each = "Code table", by = "id", many = 200) List<Job.TableRef> codeTables)
         implements Ruled {
     /** Version of the document this class is written as. */
-    public static final int SCHEMA = 5;
+    public static final int SCHEMA = 6;
 
     private static final Pattern ID = Pattern.compile("[A-Za-z0-9-]{1,40}");
 
     public JobDocument {
         roofs = List.copyOf(roofs);
         arrays = List.copyOf(arrays);
+        groups = List.copyOf(groups);
         codeTables = List.copyOf(codeTables);
     }
 
@@ -45,6 +48,9 @@ public record JobDocument(
                         .note("x", r.x().typed(), "is the origin of the site and stays at 0: move the other roofs");
             }
         }
+        for (int i = 0; i < groups.size(); i++) {
+            own(faults.in("groups", i), groups.get(i).id(), ids);
+        }
         for (int i = 0; i < arrays.size(); i++) {
             JobArray a = arrays.get(i);
             own(faults.in("arrays", i), a.id(), ids);
@@ -58,6 +64,18 @@ public record JobDocument(
                                                 ", ",
                                                 roofs.stream().map(JobRoof::id).toList()));
             }
+            if (groups.stream().noneMatch(g -> g.id().equals(a.feeds()))) {
+                faults.in("arrays", i)
+                        .note(
+                                "feeds",
+                                a.feeds(),
+                                "is no inverter group of this job; it has "
+                                        + String.join(
+                                                ", ",
+                                                groups.stream()
+                                                        .map(InverterGroup::id)
+                                                        .toList()));
+            }
             if (a.area().size() == 1 || a.area().size() == 2) {
                 faults.in("arrays", i).note("area", a.area().size() + " corners", "needs 3 corners or more, or none");
             }
@@ -68,7 +86,10 @@ public record JobDocument(
         if (!ID.matcher(id).matches()) {
             faults.note("id", id, "has to be letters, digits and hyphens: for example B");
         } else if (!ids.add(id)) {
-            faults.note("id", id, "is the id of another roof or array: give another one, for example " + id + "-2");
+            faults.note(
+                    "id",
+                    id,
+                    "is the id of another roof, array or inverter group: give another one, for example " + id + "-2");
         }
     }
 
@@ -111,6 +132,6 @@ public record JobDocument(
 
     /** The same inputs resting on these tables. */
     public JobDocument resting(List<Job.TableRef> tables) {
-        return new JobDocument(project, roofs, survey, site, arrays, electrical, tables);
+        return new JobDocument(project, roofs, survey, site, arrays, groups, tables);
     }
 }

@@ -8,8 +8,9 @@ import whipsaw.core.schema.Problem;
 import whipsaw.core.schema.Shape;
 
 /**
- * Where the parts of a job lie in its document; single inputs are reached from here by their accessors. {@code $.roof}
- * and {@code $.array} are those that are looked at, and {@link #absolute} says where they lie.
+ * Where the parts of a job lie in its document; single inputs are reached from here by their accessors. {@code $.roof},
+ * {@code $.array} and {@code $.electrical}, the inverter group it feeds, are those that are looked at, and
+ * {@link #absolute} says where they lie.
  */
 public final class JobPaths {
     public static final Path<JobDocument> DOCUMENT = Path.of(JobDocument.class);
@@ -26,7 +27,7 @@ public final class JobPaths {
     public static final Path<Site.EnSite> EN = SITE.to(Site::code).as(Site.EnSite.class);
     public static final Path<ArrayChoice> ARRAY = Path.at("$.array", "Array", ArrayChoice.class);
     public static final Path<ArrayChoice.Attachments> ATTACHMENTS = ARRAY.to(ArrayChoice::attachments);
-    public static final Path<Electrical> ELECTRICAL = DOCUMENT.to(JobDocument::electrical);
+    public static final Path<Electrical> ELECTRICAL = Path.at("$.electrical", "Electrical", Electrical.class);
     public static final Path<Electrical.AcRun> RUN = ELECTRICAL.to(Electrical::run);
 
     /** The array that is looked at, with its name and its area. */
@@ -35,10 +36,13 @@ public final class JobPaths {
     /** The roof that is looked at, with its name and its place in the site. */
     public static final Path<JobRoof> ON = Path.at("$.roof", "Roof", JobRoof.class);
 
+    /** The inverter group that the array feeds, with its name. */
+    public static final Path<InverterGroup> GROUP = Path.at("$.electrical", "Electrical", InverterGroup.class);
+
     private JobPaths() {}
 
     /**
-     * A path from the document: {@code $.roof} and {@code $.array} become the roof and the array that are looked at.
+     * A path from the document: {@code $.roof}, {@code $.array} and {@code $.electrical} become what is looked at.
      *
      * @param path as {@code $.array.tilt}
      * @param job as it is looked at
@@ -50,6 +54,9 @@ public final class JobPaths {
         }
         if (begins(path, "$.roof")) {
             return "$.roofs[id=" + job.on().id() + "]" + path.substring("$.roof".length());
+        }
+        if (begins(path, "$.electrical")) {
+            return "$.groups[id=" + job.group().id() + "]" + path.substring("$.electrical".length());
         }
         return begins(path, "$.array") && job.placed() != null
                 ? "$.arrays[id=" + job.placed().id() + "]" + path.substring("$.array".length())
@@ -66,14 +73,13 @@ public final class JobPaths {
     /**
      * Problems with their paths as the document has them that was given.
      *
-     * @param document of any version; one that knew one roof and one array calls them that itself
+     * @param document of any version; one that knew one roof, array or inverter group calls it that itself
      */
     public static List<Problem> told(List<Problem> problems, Map<?, ?> document, Job job) {
-        return SchemaUpgrade.single(document)
-                ? problems
-                : problems.stream()
-                        .map(p -> new Problem(absolute(p.path(), job), p.label(), p.value(), p.message()))
-                        .toList();
+        return problems.stream()
+                .map(p -> new Problem(
+                        SchemaUpgrade.asGiven(absolute(p.path(), job), document), p.label(), p.value(), p.message()))
+                .toList();
     }
 
     /** The other way round: a path into the roof or the array that is looked at, by id or by number, as pages write it. */
@@ -84,6 +90,12 @@ public final class JobPaths {
         for (String own : List.of("[id=" + job.on().id() + "]", "[" + roof + "]")) {
             if (path.startsWith("$.roofs" + own)) {
                 return "$.roof" + path.substring(("$.roofs" + own).length());
+            }
+        }
+        int group = d.groups().indexOf(job.group());
+        for (String own : List.of("[id=" + job.group().id() + "]", "[" + group + "]")) {
+            if (path.startsWith("$.groups" + own)) {
+                return "$.electrical" + path.substring(("$.groups" + own).length());
             }
         }
         for (String own :
@@ -103,6 +115,10 @@ public final class JobPaths {
         if (begins(path, "$.array")) {
             JobArray array = job.placed() == null ? job.document().arrays().get(0) : job.placed();
             return Located.in(Shape.of(JobArray.class), array, "$" + path.substring("$.array".length()));
+        }
+        if (begins(path, "$.electrical")) {
+            return Located.in(
+                    Shape.of(InverterGroup.class), job.group(), "$" + path.substring("$.electrical".length()));
         }
         return Located.in(Shape.of(JobDocument.class), job.document(), path);
     }

@@ -59,16 +59,12 @@ public final class JobReader {
             doc.text("writtenBy", "Written by", LONGEST_WRITER);
         }
         Reading<JobDocument> whole = reading(Shape.of(JobDocument.class).read(doc), context);
-        boolean single = SchemaUpgrade.single(given);
         return new Reading<>(
                 whole.ok() ? whole.job().first() : null,
-                single ? whole.problems().stream().map(JobReader::ofOne).toList() : whole.problems());
-    }
-
-    /** What was found in a document that has one roof and one array, at the place it has there. */
-    private static Problem ofOne(Problem p) {
-        String path = p.path().replace("$.roofs[0]", "$.roof").replace("$.arrays[0]", "$.array");
-        return new Problem(path, p.label(), p.value(), p.message());
+                whole.problems().stream()
+                        .map(p ->
+                                new Problem(SchemaUpgrade.asGiven(p.path(), given), p.label(), p.value(), p.message()))
+                        .toList());
     }
 
     /** The system a document is shown in, which its errors speak. */

@@ -9,6 +9,10 @@ import java.util.function.UnaryOperator;
 
 /** Brings a document of an older schema version to the one of today. The given document is not touched. */
 public final class SchemaUpgrade {
+    private static final String ROOF = "r1";
+    private static final String ARRAY = "A";
+    private static final String GROUP = "I1";
+
     private SchemaUpgrade() {}
 
     /** The document as the newest version would have written it; documents of other versions pass unchanged. */
@@ -16,12 +20,44 @@ public final class SchemaUpgrade {
         Map<?, ?> second = is(document, 1) ? fromFirst(document) : document;
         Map<?, ?> third = is(second, 2) ? fromSecond(second) : second;
         Map<?, ?> fourth = is(third, 3) ? fromThird(third) : third;
-        return is(fourth, 4) ? fromFourth(fourth) : fourth;
+        Map<?, ?> fifth = is(fourth, 4) ? fromFourth(fourth) : fourth;
+        return is(fifth, 5) ? fromFifth(fifth) : fifth;
     }
 
-    /** Whether a document is of a version that knew one roof and one array. */
-    public static boolean single(Map<?, ?> document) {
-        return document.get("schema") instanceof Number n && n.doubleValue() < 5;
+    /**
+     * A path of the newest version as a document calls it that may be older.
+     *
+     * @param path from the document, by number or by id
+     */
+    static String asGiven(String path, Map<?, ?> document) {
+        if (!(document.get("schema") instanceof Number n) || n.doubleValue() >= JobDocument.SCHEMA) {
+            return path;
+        }
+        String one = path.replaceFirst("^\\$\\.groups\\[(0|id=" + GROUP + ")]", "\\$.electrical");
+        return n.doubleValue() >= 5
+                ? one
+                : one.replaceFirst("^\\$\\.roofs\\[(0|id=" + ROOF + ")]", "\\$.roof")
+                        .replaceFirst("^\\$\\.arrays\\[(0|id=" + ARRAY + ")]", "\\$.array");
+    }
+
+    /** Version 6 has many inverter groups: the one there was becomes the first, and every array feeds it. */
+    private static Map<Object, Object> fromFifth(Map<?, ?> document) {
+        Map<Object, Object> result = new LinkedHashMap<>();
+        document.forEach((key, value) -> {
+            switch (String.valueOf(key)) {
+                case "schema" -> result.put("schema", 6);
+                case "electrical" -> result.put("groups", List.of(named(value, GROUP, "Inverters")));
+                case "arrays" -> result.put("arrays", feeding(value));
+                default -> result.put(key, value);
+            }
+        });
+        return result;
+    }
+
+    private static Object feeding(Object arrays) {
+        return arrays instanceof List<?> list
+                ? list.stream().map(a -> withDefault(a, "feeds", GROUP)).toList()
+                : arrays;
     }
 
     /**
@@ -40,7 +76,7 @@ public final class SchemaUpgrade {
             switch (String.valueOf(key)) {
                 case "schema" -> result.put("schema", 5);
                 case "roof" -> result.put("roofs", roofs(name, value, others));
-                case "array" -> result.put("arrays", List.of(named(value, "A", "A", "on", "r1")));
+                case "array" -> result.put("arrays", List.of(named(value, ARRAY, ARRAY, "on", ROOF)));
                 case "survey" -> result.put("survey", value instanceof Map ? survey : value);
                 default -> result.put(key, value);
             }
@@ -51,7 +87,7 @@ public final class SchemaUpgrade {
     private static List<Object> roofs(Object name, Object first, Object others) {
         List<Object> roofs = new ArrayList<>();
         boolean given = name instanceof String text && !text.isBlank();
-        roofs.add(named(first, "r1", given ? name : "Main roof"));
+        roofs.add(named(first, ROOF, given ? name : "Main roof"));
         if (others instanceof List<?> list) {
             for (Object other : list) {
                 if (other instanceof Map<?, ?> map) {

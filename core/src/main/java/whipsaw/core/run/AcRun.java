@@ -8,8 +8,8 @@ import whipsaw.core.formula.Measured;
 import whipsaw.core.formula.Values;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Electrical;
-import whipsaw.core.job.Job;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.Measure;
 import whipsaw.core.units.Unit;
 
 /**
@@ -34,8 +34,15 @@ public record AcRun(Values length, int inverters, InverterCurrent current, Condu
     /** Most parallel sets offered. */
     public static final int MOST_SETS = 8;
 
-    public static AcRun of(Job job, Circuits circuits, CodeTables tables) {
-        Electrical.AcRun run = job.electrical().run();
+    /**
+     * The run of an inverter group.
+     *
+     * @param electrical of the group
+     * @param designHigh ambient it has to work at
+     * @param group its inverters
+     */
+    public static AcRun of(Electrical electrical, Measure designHigh, Circuits.Group group, CodeTables tables) {
+        Electrical.AcRun run = electrical.run();
         double plan = 0;
         List<Corner> points = run.points();
         for (int i = 1; i < points.size(); i++) {
@@ -50,13 +57,12 @@ public record AcRun(Values length, int inverters, InverterCurrent current, Condu
                         run.legs().stream().mapToDouble(l -> l.length().si()).sum())
                 .put("slack", run.slackPct())
                 .compute();
-        if (circuits.inverters() == 0) {
+        if (group.inverters() == 0) {
             return new AcRun(length, 0, null, null);
         }
-        double voltage = job.electrical().inverter().lineVoltage().si();
-        int inverters = (circuits.inverters() + run.feeders() - 1) / run.feeders();
-        InverterCurrent current =
-                InverterCurrent.of(inverters, circuits.inverterPowerVa(), voltage, 3, tables.conductors());
+        double voltage = electrical.inverter().lineVoltage().si();
+        int inverters = (group.inverters() + run.feeders() - 1) / run.feeders();
+        InverterCurrent current = InverterCurrent.of(inverters, group.powerVa(), voltage, 3, tables.conductors());
         ConductorSizing.Input input = new ConductorSizing.Input(
                 new VoltageDrop.Circuit(
                         VoltageDrop.System.THREE_PHASE,
@@ -70,7 +76,7 @@ public record AcRun(Values length, int inverters, InverterCurrent current, Condu
                 new Ampacity.Place(
                         run.conductor().insulation(),
                         run.terminalC(),
-                        job.site().designHigh().si(),
+                        designHigh.si(),
                         3,
                         run.inSun(),
                         Unit.INCH.fromSi(run.aboveRoof().si()),

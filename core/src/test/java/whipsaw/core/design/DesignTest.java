@@ -194,7 +194,7 @@ class DesignTest {
         assertThat(all).doesNotHaveDuplicates().hasSize(d.layout().modules().size());
         assertThat(c.strings()).allSatisfy(s -> assertThat(s.modules().size())
                 .isBetween(c.limits().shortest(), c.limits().longest()));
-        assertThat(d.circuits().worstRatio()).isLessThanOrEqualTo(1.35 + 1e-9);
+        assertThat(d.inverters().worstRatio()).isLessThanOrEqualTo(1.35 + 1e-9);
     }
 
     @Test

@@ -232,7 +232,7 @@ class PlacesTest {
                 "$.array.area|0 0 30 40|lies over the area of array B by 200",
                 "$.arrays[id=B].area|70 0 80 9|lies beside the roof",
                 "$.arrays[id=B].on|r9|is no roof of this job; it has r1",
-                "$.arrays[id=B].id|A|is the id of another roof or array",
+                "$.arrays[id=B].id|A|is the id of another roof, array or inverter group",
                 "$.roofs[id=r1].x|3 m|is the origin of the site",
             })
     void areasThatCannotBeAreRefused(String path, String value, String told) {

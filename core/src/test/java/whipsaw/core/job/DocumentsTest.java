@@ -28,7 +28,7 @@ class DocumentsTest {
         assertThat(first.get("schema")).isEqualTo(1);
         Job job = JobReader.read(first, false).job();
         Map<String, Object> second = JobWriter.write(job);
-        assertThat(second.get("schema")).isEqualTo(5);
+        assertThat(second.get("schema")).isEqualTo(6);
         assertThat(map(second.get("site")).get("family")).isEqualTo("asce");
         Job again = JobReader.read(second, false).job();
         assertThat(again).isEqualTo(job);
@@ -42,10 +42,10 @@ class DocumentsTest {
     @Test
     void aLaterVersionIsRefusedByName() {
         Map<String, Object> document = Jobs.document("paired-roof");
-        document.put("schema", 6);
+        document.put("schema", 7);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
             assertThat(p.path()).isEqualTo("$.schema");
-            assertThat(p.message()).contains("later version", "5");
+            assertThat(p.message()).contains("later version", "6");
         });
     }
 

@@ -81,7 +81,7 @@ class SurveyDocumentTest {
         assertThat(job.roof().bays().alongX().metres()).containsExactly(6.0);
         assertThat(job.roof().bays().alongY().typed()).isEqualTo("20 ft");
         assertThat(job.survey()).isEqualTo(Survey.NONE);
-        assertThat(JobWriter.write(job)).containsEntry("schema", 5).doesNotContainKey("survey");
+        assertThat(JobWriter.write(job)).containsEntry("schema", 6).doesNotContainKey("survey");
     }
 
     @Test

@@ -28,7 +28,7 @@ public final class GroupEdits {
         if (job.placed() == null) {
             throw new IllegalArgumentException(job.on().name() + " has no array to feed inverters");
         }
-        if (feeding(job.group().id()).size() == 1) {
+        if (job.feedsAlone()) {
             throw new IllegalArgumentException("no other array feeds "
                     + job.group().name() + ": array " + job.placed().name() + " has inverters of its own already");
         }

@@ -102,6 +102,14 @@ public final class Job {
         return placed == null ? document.arrays().get(0) : placed;
     }
 
+    /** Whether no other array feeds the same inverters. */
+    public boolean feedsAlone() {
+        return document.arrays().stream()
+                        .filter(a -> a.feeds().equals(group.id()))
+                        .count()
+                == 1;
+    }
+
     /** Inverters of any group with their run counted from the sheet of this roof. */
     public Electrical onSheet(InverterGroup any) {
         SheetMove move = SheetMove.between(document.roofs().get(0), on);

@@ -1,20 +1,16 @@
 // The area of the array that is worked on: its corners are dragged, or moved by the arrow keys.
 import { typedLength } from "./lengths.js";
+import { Tool, WAYS } from "./tools.js";
 
 const CLICK_PX = 3;
 
-export class Areas {
-  constructor(plan) {
-    this.plan = plan;
-  }
-
-  grab(event) {
+export class Areas extends Tool {
+  down(event) {
     const corner = event.target.closest("[data-corner]");
     const name = event.target.closest("[data-look]");
-    if ((!corner && !name) || this.plan.measure.on || this.plan.sketch.on) return false;
+    if (!corner && !name) return false;
     this.held = { index: corner && Number(corner.dataset.corner), look: name?.dataset.look, client: [event.clientX, event.clientY], moved: false };
     corner?.focus({ preventScroll: true });
-    event.preventDefault();
     return true;
   }
 
@@ -34,25 +30,28 @@ export class Areas {
   }
 
   move(event) {
-    if (!this.held) return false;
     const { index, client } = this.held;
-    if (Math.hypot(event.clientX - client[0], event.clientY - client[1]) < CLICK_PX && !this.held.moved) return true;
-    this.held.moved = true;
-    if (index === null) return true;
-    this.plan.released = false;
-    this.plan.bench.preview(this.moved(index, this.at(event)));
-    return true;
+    this.held.moved ||= Math.hypot(event.clientX - client[0], event.clientY - client[1]) >= CLICK_PX;
+    if (this.held.moved && index !== null) this.plan.bench.preview(this.moved(index, this.at(event)));
   }
 
-  release(event) {
-    if (!this.held) return false;
+  up(event) {
     const { index, look, moved } = this.held;
     this.held = null;
-    this.plan.released = true;
-    this.plan.view.preview = false;
-    if (event.type === "pointercancel") return true;
     if (look && !moved) this.plan.bench.look(look);
     else if (index !== null && moved) this.plan.store(this.moved(index, this.at(event)));
+  }
+
+  cancel() {
+    this.held = null;
+  }
+
+  key(event) {
+    const { corner, look } = event.target.dataset ?? {};
+    const way = WAYS[event.key];
+    if (look && event.key === "Enter") this.plan.bench.look(look);
+    else if (corner && way) this.nudge(event.target, way, event.shiftKey ? 5 : 1);
+    else return false;
     return true;
   }
 

@@ -14,7 +14,7 @@ import * as working from "./working.js";
 import * as zones from "./zones.js";
 import { lookUpSite } from "./sitevalues.js";
 
-const plan = new Plan({ change, preview, explain: open, tell, look: lookAt, ask, list: () => showList(slug(), !listShown()) });
+const plan = new Plan({ change, preview, endPreview, explain: open, tell, look: lookAt, ask, list: () => showList(slug(), !listShown()) });
 let since = "";
 
 function bench() {
@@ -118,6 +118,7 @@ async function changeNow(changes, field = null, base = Number(bench().dataset.re
 }
 
 let previewing = false;
+let kept = null;
 let waiting = null;
 
 /** Shows what a change would do; while one is on its way only the latest waits. */
@@ -131,9 +132,9 @@ async function preview(changes) {
     const now = waiting;
     waiting = null;
     const answer = await post("change", { base: 0, preview: true, changes: now });
-    if (answer.ok && !plan.released) {
+    if (answer.ok && plan.holding()) {
       showPreview(parse(await answer.text()));
-      plan.showGuides();
+      plan.moving.guides();
     } else if (!answer.ok) {
       const told = await answer.json();
       tell(told.problems.map((p) => p.message).join(" "));
@@ -146,9 +147,19 @@ async function preview(changes) {
 function showPreview(page) {
   stale = true;
   plan.showPreview(page.querySelector("#planwrap > svg"));
-  document.getElementById("difference").replaceWith(page.querySelector("#difference"));
   const cells = document.querySelectorAll("#titleblock > button:not(.worst)");
+  kept ??= { difference: document.getElementById("difference"), cells: [...cells].map((cell) => cell.innerHTML) };
+  document.getElementById("difference").replaceWith(page.querySelector("#difference"));
   page.querySelectorAll("#titleblock > button").forEach((cell, i) => (cells[i].innerHTML = cell.innerHTML));
+}
+
+/** Totals and what changes as they were before previews were shown in their place. */
+function endPreview() {
+  if (!kept) return;
+  document.getElementById("difference").replaceWith(kept.difference);
+  document.querySelectorAll("#titleblock > button:not(.worst)").forEach((cell, i) => (cell.innerHTML = kept.cells[i]));
+  kept = null;
+  stale = false;
 }
 
 function parse(html) {
@@ -162,6 +173,7 @@ function swap(html) {
   // two answers may come back in the other order; the older one has nothing to say any more
   if (Number(fresh.dataset.revision) < Number(old.dataset.revision)) return;
   plan.restore();
+  kept = null;
   if (fresh.dataset.partial !== undefined) {
     patch(fresh);
     return;

@@ -1,13 +1,14 @@
 // The line of the section on the plan, and the sun in it: day and hour are what is looked at, not stored.
 import { looking } from "./token.js";
 import { showLength } from "./lengths.js";
+import { Tool, WAYS } from "./tools.js";
 
 const END_PX = 7.5;
 const GRAB_PX = 3;
 
-export class Cut {
+export class Cut extends Tool {
   constructor(plan) {
-    this.plan = plan;
+    super(plan);
     this.line = null;
     this.sun = null;
     this.asking = false;
@@ -49,31 +50,39 @@ export class Cut {
     if (focus) group.querySelector(`[data-cut=${focus}]`).focus({ preventScroll: true });
   }
 
-  grab(event) {
+  down(event) {
     const end = event.target.closest(".cutend");
     if (!end && !event.target.closest(".cutgrab")) return false;
-    if (this.plan.measure.on || this.plan.sketch.on) return false;
     this.held = { end: end?.dataset.cut, from: this.plan.view.place(event), start: this.ends(), client: [event.clientX, event.clientY] };
     end?.focus({ preventScroll: true });
-    event.preventDefault();
     return true;
   }
 
   move(event) {
-    if (!this.held) return false;
     const { end, from, start, client } = this.held;
-    if (Math.hypot(event.clientX - client[0], event.clientY - client[1]) < GRAB_PX) return true;
+    if (Math.hypot(event.clientX - client[0], event.clientY - client[1]) < GRAB_PX) return;
     const at = this.plan.view.place(event);
     const [dx, dy] = [at.x - from.x, at.y - from.y];
     const moved = (p, name) => (end && end !== name ? p : { x: p.x + dx, y: p.y + dy });
     this.set(moved(start.a, "a"), moved(start.b, "b"), end && !event.altKey ? end : null);
-    return true;
   }
 
-  release() {
-    const held = Boolean(this.held);
+  up() {
     this.held = null;
-    return held;
+  }
+
+  cancel() {
+    const { start } = this.held;
+    this.held = null;
+    this.set(start.a, start.b, null);
+  }
+
+  key(event) {
+    const way = WAYS[event.key];
+    const end = event.target.dataset?.cut;
+    if (!way || !end) return false;
+    this.nudge(end, way, event.shiftKey ? 5 : 1);
+    return true;
   }
 
   /** @param square end that is brought square to the rows or along them when it nearly is */

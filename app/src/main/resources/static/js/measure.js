@@ -1,12 +1,14 @@
 // Distance between any two things: modules, edges, corners, plant, or bare places.
 import { between, contains, distance, onSegment } from "./shapes.js";
 import { showLength } from "./lengths.js";
+import { Tool } from "./tools.js";
 
 const REACH_PX = 9;
+const CLICK_PX = 4;
 
-export class Measure {
+export class Measure extends Tool {
   constructor(plan) {
-    this.plan = plan;
+    super(plan);
     this.on = false;
     this.from = null;
   }
@@ -17,8 +19,44 @@ export class Measure {
     this.from = null;
     this.plan.svg.classList.toggle("measuring", on);
     document.getElementById("measure").setAttribute("aria-pressed", on);
+    if (on) this.plan.tools.choose(this);
+    else this.plan.tools.end(this);
     if (!on) this.erase();
     this.plan.tell(on ? "Measure from: click a module, an edge, a corner, plant or a bare place. Escape ends it." : "");
+  }
+
+  /** A click takes what is there; a drag moves the sheet. */
+  down(event) {
+    const thing = event.target.closest("[data-obstruction]");
+    this.drag = { at: this.plan.view.place(event), thing: thing?.dataset.obstruction, client: [event.clientX, event.clientY], box: [...this.plan.view.box], moved: false };
+    (thing ?? this.plan.svg).focus({ preventScroll: true });
+    return true;
+  }
+
+  move(event) {
+    const { drag } = this;
+    if (this.plan.tools.held !== this) {
+      this.plan.hover(event);
+      return;
+    }
+    drag.moved ||= Math.hypot(event.clientX - drag.client[0], event.clientY - drag.client[1]) >= CLICK_PX;
+    if (drag.moved) this.plan.view.pan(drag, event);
+  }
+
+  up() {
+    const { at, thing, moved } = this.drag;
+    if (!moved) this.take(this.plan.things().find((t) => t.id === thing) ?? this.thingAt(at));
+  }
+
+  key(event) {
+    if (event.key !== "Escape") return false;
+    this.cancel();
+    this.plan.picked.clear();
+    return true;
+  }
+
+  cancel() {
+    this.toggle(false);
   }
 
   erase() {
@@ -58,12 +96,12 @@ export class Measure {
     const across = Math.abs(way.a.x - way.b.x);
     const up = Math.abs(way.a.y - way.b.y);
     const parts = across > 0.002 && up > 0.002 ? `; ${showLength(across, unit)} across the sheet, ${showLength(up, unit)} up it` : "";
-    this.draw(way, showLength(way.length, unit).split(" [")[0]);
+    this.show(way, showLength(way.length, unit).split(" [")[0]);
     this.plan.tell(`From ${this.from.name} to ${thing.name}: ${showLength(way.length, unit)}${parts}.`);
     this.from = null;
   }
 
-  draw({ a, b, length }, words) {
+  show({ a, b, length }, words) {
     this.erase();
     const px = 100 / this.plan.view.scale();
     const [x1, y1, x2, y2] = [a.x * 100, -a.y * 100, b.x * 100, -b.y * 100];

@@ -124,7 +124,7 @@ export class Picked {
     fault.className = "fault";
     fault.setAttribute("role", "alert");
     const arrows = [["←", [-1, 0], "left"], ["↑", [0, 1], "up"], ["↓", [0, -1], "down"], ["→", [1, 0], "right"]].map(([sign, way, words]) =>
-      button([sign, () => this.plan.nudge(this.thing, way, 1), `Move ${words} on the sheet`, "way"]),
+      button([sign, () => this.plan.moving.nudge(this.thing, way, 1), `Move ${words} on the sheet`, "way"]),
     );
     bar.replaceChildren(label, ...arrows, button(["fields", () => this.plan.openThing(this.thing)]), fault);
   }

@@ -1,5 +1,6 @@
 // Drawing corner by corner: the outline, the AC run, or two points of the picture under the plan.
 import { showLength, typedLength } from "./lengths.js";
+import { Tool } from "./tools.js";
 import { workOut } from "./workout.js";
 
 const WORDS = {
@@ -12,9 +13,9 @@ const WORDS = {
   thing: "Drag from one corner of the thing to the opposite one",
 };
 
-export class Sketch {
+export class Sketch extends Tool {
   constructor(plan) {
-    this.plan = plan;
+    super(plan);
     this.points = null;
   }
 
@@ -24,6 +25,7 @@ export class Sketch {
 
   /** Starts; Enter or a double click ends it, Escape gives up. */
   start(kind) {
+    this.plan.tools.choose(this);
     this.kind = kind;
     this.points = [];
     this.plan.svg.classList.add("drawing");
@@ -31,6 +33,31 @@ export class Sketch {
     this.level = document.getElementById("scale-level")?.checked;
     const how = { scale: "", thing: "Escape gives up.", split: "lines snap square. Escape gives up." }[kind] ?? "lines snap square. Enter ends it, Escape gives up.";
     this.plan.tell(`${WORDS[kind]}; ${how}`);
+  }
+
+  down(event) {
+    this.add(this.plan.view.place(event));
+    this.plan.svg.focus({ preventScroll: true });
+    return true;
+  }
+
+  move(event) {
+    if (this.plan.svg.contains(event.target)) this.lead(this.plan.view.place(event));
+  }
+
+  up(event) {
+    this.release(this.plan.view.place(event));
+  }
+
+  key(event) {
+    if (event.key === "Enter") this.finish();
+    else if (event.key === "Escape") this.cancel();
+    else return this.typed(event.key);
+    return true;
+  }
+
+  cancel() {
+    if (this.on) this.stop("Drawing given up; nothing was changed.");
   }
 
   snapped(p) {
@@ -47,7 +74,7 @@ export class Sketch {
     const point = this.snapped(p);
     const last = this.points.at(-1);
     if (!last || Math.hypot(point.x - last.x, point.y - last.y) > 0.05) this.points.push(point);
-    this.move(p);
+    this.lead(p);
     if (this.kind === "thing" && this.points.length === 2) this.makeThing();
     if (this.kind === "split" && this.points.length === 2) this.finish();
     if (this.kind === "scale" && this.points.length === 2) this.askLength("true distance of the two points", (text) => this.scale(text));
@@ -150,7 +177,9 @@ export class Sketch {
     this.draft(`<path d="${d}"/>`);
   }
 
-  move(p) {
+  /** The line follows the pointer. */
+  lead(p) {
+    if (!this.on) return;
     this.pointer = this.snapped(p);
     if (this.kind === "thing") {
       const [a] = this.points;
@@ -171,6 +200,7 @@ export class Sketch {
   }
 
   stop(words) {
+    this.plan.tools.end(this);
     this.points = null;
     this.pointer = null;
     document.querySelector(".draftlength")?.remove();

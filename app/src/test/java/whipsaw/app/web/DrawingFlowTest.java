@@ -162,19 +162,48 @@ class DrawingFlowTest extends ServedTest {
         assertThat(vent().x().si() - snapped.x().si()).isCloseTo(0.37, within(0.12));
     }
 
-    private void drag(Obstruction o, double dx, double dy, boolean free) {
+    @Test
+    void escapeGivesADragUpAndNothingIsChanged() {
+        Obstruction vent = vent();
+        String outline = page.locator("[data-obstruction=vent-1] .body").getAttribute("x");
+        String totals = page.locator("#titleblock").innerText();
+        carry(vent, 4, 1);
+        assertThat(page.locator("[data-obstruction=vent-1] .body")).not().hasAttribute("x", outline);
+        keys("Escape");
+        page.mouse().up();
+        assertThat(page.locator("[data-obstruction=vent-1] .body")).hasAttribute("x", outline);
+        assertThat(page.locator("#difference")).not().containsText("Preview");
+        org.assertj.core.api.Assertions.assertThat(page.locator("#titleblock").innerText())
+                .isEqualTo(totals);
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "1");
+        // one tool at a time: a sketch ends measuring, and Escape ends the sketch
+        page.locator("#measure").click();
+        assertThat(page.locator("#measure")).hasAttribute("aria-pressed", "true");
+        shown("#draw-thing").click();
+        assertThat(page.locator("#measure")).hasAttribute("aria-pressed", "false");
+        keys("Escape");
+        assertThat(told()).containsText("Drawing given up");
+        assertThat(vent()).isEqualTo(vent);
+    }
+
+    /** Takes hold of a thing and moves it until the preview shows. */
+    private void carry(Obstruction o, double dx, double dy) {
         double[] from =
                 pixel(o.x().si() + o.width().si() / 2, o.y().si() + o.depth().si() / 2);
         double[] to = pixel(
                 o.x().si() + o.width().si() / 2 + dx, o.y().si() + o.depth().si() / 2 + dy);
-        if (free) {
-            page.keyboard().down("Alt");
-        }
         page.mouse().move(from[0], from[1]);
         page.mouse().down();
         page.mouse().move((from[0] + to[0]) / 2 + 5, (from[1] + to[1]) / 2 + 5);
         page.mouse().move(to[0], to[1]);
         assertThat(page.locator("#difference")).containsText("Preview");
+    }
+
+    private void drag(Obstruction o, double dx, double dy, boolean free) {
+        if (free) {
+            page.keyboard().down("Alt");
+        }
+        carry(o, dx, dy);
         page.mouse().up();
         page.keyboard().up("Alt");
     }

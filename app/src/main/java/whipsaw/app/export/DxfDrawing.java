@@ -68,62 +68,62 @@ public final class DxfDrawing {
         header(file);
         tables(file);
         blocks(file);
-        pair(file, 0, "SECTION");
-        pair(file, 2, "ENTITIES");
+        Dxf.pair(file, 0, "SECTION");
+        Dxf.pair(file, 2, "ENTITIES");
         file.append(entities);
-        pair(file, 0, "ENDSEC");
-        pair(file, 0, "EOF");
+        Dxf.pair(file, 0, "ENDSEC");
+        Dxf.pair(file, 0, "EOF");
         return file.toString();
     }
 
     private void header(StringBuilder file) {
         Envelope box = design.plan().outline().getEnvelopeInternal();
-        pair(file, 0, "SECTION");
-        pair(file, 2, "HEADER");
-        pair(file, 9, "$ACADVER");
-        pair(file, 1, "AC1009");
-        pair(file, 9, "$INSUNITS");
-        pair(file, 70, String.valueOf(METRES));
-        pair(file, 9, "$MEASUREMENT");
-        pair(file, 70, "1");
-        pair(file, 9, "$EXTMIN");
-        at(file, 10, new Coordinate(box.getMinX(), box.getMinY()));
-        pair(file, 9, "$EXTMAX");
-        at(file, 10, new Coordinate(box.getMaxX(), box.getMaxY()));
-        pair(file, 0, "ENDSEC");
+        Dxf.pair(file, 0, "SECTION");
+        Dxf.pair(file, 2, "HEADER");
+        Dxf.pair(file, 9, "$ACADVER");
+        Dxf.pair(file, 1, "AC1009");
+        Dxf.pair(file, 9, "$INSUNITS");
+        Dxf.pair(file, 70, String.valueOf(METRES));
+        Dxf.pair(file, 9, "$MEASUREMENT");
+        Dxf.pair(file, 70, "1");
+        Dxf.pair(file, 9, "$EXTMIN");
+        Dxf.at(file, 10, new Coordinate(box.getMinX(), box.getMinY()));
+        Dxf.pair(file, 9, "$EXTMAX");
+        Dxf.at(file, 10, new Coordinate(box.getMaxX(), box.getMaxY()));
+        Dxf.pair(file, 0, "ENDSEC");
     }
 
     private void tables(StringBuilder file) {
-        pair(file, 0, "SECTION");
-        pair(file, 2, "TABLES");
-        pair(file, 0, "TABLE");
-        pair(file, 2, "LAYER");
-        pair(file, 70, String.valueOf(layers.size()));
+        Dxf.pair(file, 0, "SECTION");
+        Dxf.pair(file, 2, "TABLES");
+        Dxf.pair(file, 0, "TABLE");
+        Dxf.pair(file, 2, "LAYER");
+        Dxf.pair(file, 70, String.valueOf(layers.size()));
         for (String layer : layers) {
-            pair(file, 0, "LAYER");
-            pair(file, 2, layer);
-            pair(file, 70, "0");
-            pair(file, 62, String.valueOf(WHITE));
-            pair(file, 6, "CONTINUOUS");
+            Dxf.pair(file, 0, "LAYER");
+            Dxf.pair(file, 2, layer);
+            Dxf.pair(file, 70, "0");
+            Dxf.pair(file, 62, String.valueOf(WHITE));
+            Dxf.pair(file, 6, "CONTINUOUS");
         }
-        pair(file, 0, "ENDTAB");
-        pair(file, 0, "ENDSEC");
+        Dxf.pair(file, 0, "ENDTAB");
+        Dxf.pair(file, 0, "ENDSEC");
     }
 
     /** One module of every array, with its front left corner at the origin, along the x axis. */
     private void blocks(StringBuilder file) {
-        pair(file, 0, "SECTION");
-        pair(file, 2, "BLOCKS");
+        Dxf.pair(file, 0, "SECTION");
+        Dxf.pair(file, 2, "BLOCKS");
         for (ArrayDesign a : design.roof().arrays()) {
             double along = a.layout().alongM();
             double depth = a.layout().depthM();
-            pair(file, 0, "BLOCK");
-            pair(file, 8, "MODULES");
-            pair(file, 2, block(a));
-            pair(file, 70, "0");
-            at(file, 10, new Coordinate(0, 0));
+            Dxf.pair(file, 0, "BLOCK");
+            Dxf.pair(file, 8, "MODULES");
+            Dxf.pair(file, 2, block(a));
+            Dxf.pair(file, 70, "0");
+            Dxf.at(file, 10, new Coordinate(0, 0));
             StringBuilder body = new StringBuilder();
-            polyline(
+            Dxf.polyline(
                     body,
                     "MODULES",
                     List.of(
@@ -133,10 +133,10 @@ public final class DxfDrawing {
                             new Coordinate(0, depth)),
                     true);
             file.append(body);
-            pair(file, 0, "ENDBLK");
-            pair(file, 8, "MODULES");
+            Dxf.pair(file, 0, "ENDBLK");
+            Dxf.pair(file, 8, "MODULES");
         }
-        pair(file, 0, "ENDSEC");
+        Dxf.pair(file, 0, "ENDSEC");
     }
 
     private String block(ArrayDesign array) {
@@ -323,11 +323,11 @@ public final class DxfDrawing {
         double angle = Math.toDegrees(Math.atan2(frame.alongY(), frame.alongX()));
         layers.add("MODULES");
         for (ArrayLayout.Module m : layout.modules()) {
-            pair(entities, 0, "INSERT");
-            pair(entities, 8, "MODULES");
-            pair(entities, 2, block(array));
-            at(entities, 10, frame.plan(m.s(), m.t()));
-            pair(entities, 50, number(angle));
+            Dxf.pair(entities, 0, "INSERT");
+            Dxf.pair(entities, 8, "MODULES");
+            Dxf.pair(entities, 2, block(array));
+            Dxf.at(entities, 10, frame.plan(m.s(), m.t()));
+            Dxf.pair(entities, 50, Dxf.number(angle));
         }
         boolean known = array.holdDown().established();
         for (HoldDown.Position p : array.holdDown().positions()) {
@@ -381,58 +381,15 @@ public final class DxfDrawing {
 
     private void polyline(String layer, List<Coordinate> points, boolean closed) {
         layers.add(layer);
-        polyline(entities, layer, points, closed);
-    }
-
-    private static void polyline(StringBuilder out, String layer, List<Coordinate> points, boolean closed) {
-        pair(out, 0, "POLYLINE");
-        pair(out, 8, layer);
-        pair(out, 66, "1");
-        at(out, 10, new Coordinate(0, 0));
-        pair(out, 70, closed ? "1" : "0");
-        for (Coordinate p : points) {
-            pair(out, 0, "VERTEX");
-            pair(out, 8, layer);
-            at(out, 10, p);
-        }
-        pair(out, 0, "SEQEND");
-        pair(out, 8, layer);
+        Dxf.polyline(entities, layer, points, closed);
     }
 
     private void text(String layer, Coordinate where, double heightM, String words) {
         layers.add(layer);
-        pair(entities, 0, "TEXT");
-        pair(entities, 8, layer);
-        at(entities, 10, where);
-        pair(entities, 40, number(heightM));
-        pair(entities, 1, escaped(words));
-    }
-
-    /** One line of ASCII; other characters as the format writes them. */
-    private static String escaped(String words) {
-        StringBuilder out = new StringBuilder();
-        words.chars().forEach(c -> {
-            if (c >= 32 && c < 127) {
-                out.append((char) c);
-            } else if (c >= 160) {
-                out.append(String.format("\\U+%04X", c));
-            }
-        });
-        return out.toString();
-    }
-
-    private static void at(StringBuilder out, int code, Coordinate c) {
-        pair(out, code, number(c.x));
-        pair(out, code + 10, number(c.y));
-        pair(out, code + 20, "0.0");
-    }
-
-    /** Enough decimals for a tenth of a millimetre. */
-    private static String number(double value) {
-        return String.format(Locale.ROOT, "%.5f", value);
-    }
-
-    private static void pair(StringBuilder out, int code, String value) {
-        out.append(code).append("\r\n").append(value).append("\r\n");
+        Dxf.pair(entities, 0, "TEXT");
+        Dxf.pair(entities, 8, layer);
+        Dxf.at(entities, 10, where);
+        Dxf.pair(entities, 40, Dxf.number(heightM));
+        Dxf.pair(entities, 1, Dxf.escaped(words));
     }
 }

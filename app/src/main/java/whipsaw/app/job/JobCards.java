@@ -4,6 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Service;
 import whipsaw.app.drawing.SmallDrawing;
+import whipsaw.app.store.CardStore;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
@@ -16,11 +17,11 @@ import whipsaw.core.units.UnitSystem;
 /** Small drawings and main figures of jobs, kept until the job or a code table changes. */
 @Service
 public class JobCards {
-    private final JobStore store;
+    private final CardStore store;
     private final JobService jobs;
     private final CodeTableService tables;
 
-    public JobCards(JobStore store, JobService jobs, CodeTableService tables) {
+    public JobCards(CardStore store, JobService jobs, CodeTableService tables) {
         this.store = store;
         this.jobs = jobs;
         this.tables = tables;
@@ -47,9 +48,9 @@ public class JobCards {
         try {
             Design design = jobs.open(job.slug()).design();
             Card card = new Card(figures(design), SmallDrawing.of(design));
-            store.keepCard(
+            store.keep(
                     job.slug(),
-                    new JobStore.Card(job.revision(), tables.key(), Json.write(card.figures()), card.drawing()));
+                    new CardStore.Card(job.revision(), tables.key(), Json.write(card.figures()), card.drawing()));
             return card;
         } catch (StoreException e) {
             return new Card(Map.of("cannot be read", e.getMessage()), "");

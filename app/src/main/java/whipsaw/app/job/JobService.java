@@ -22,17 +22,13 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.design.Solver;
 import whipsaw.core.design.WaysOut;
-import whipsaw.core.job.CodeFamilyChange;
 import whipsaw.core.job.DocumentMerge;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
-import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.SchemaUpgrade;
-import whipsaw.core.job.TapesKept;
-import whipsaw.core.roof.MeasuredPlaces;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.structure.SignOff;
 
@@ -47,6 +43,7 @@ public class JobService {
     private final Looking looking;
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
+    private final Accepting accepting;
 
     /** What changes of a job wait for; a few jobs share one, and names of jobs that are not there take no room. */
     private final List<Object> writing =
@@ -68,6 +65,7 @@ public class JobService {
         this.store = store;
         this.tables = tables;
         this.catalogue = catalogue;
+        this.accepting = new Accepting(tables, looking);
     }
 
     private Solver solver() {
@@ -146,66 +144,7 @@ public class JobService {
 
     /** Reads a whole document as a job that can be solved, or refuses it. */
     public Job accept(Map<String, Object> document, boolean bareNumbers) {
-        return accept(document, bareNumbers, null);
-    }
-
-    /** @param seen as the page looks at it, so that it finds its own fields in what is refused; null for a whole document */
-    private Job accept(Map<String, Object> document, boolean bareNumbers, Job seen) {
-        var reading = JobReader.read(document, bareNumbers);
-        if (!reading.ok()) {
-            throw new Refused(seen == null ? reading.problems() : own(reading.problems(), seen));
-        }
-        Job job = reading.job().at(looking.place());
-        List<Problem> problems = solver().problems(job);
-        if (!problems.isEmpty()) {
-            throw new Refused(seen == null ? JobPaths.told(problems, document, job) : problems);
-        }
-        return job;
-    }
-
-    /** What is looked at has to be there for a change of it: else it would be made to another array. */
-    private Job seen(Design design) {
-        String place = looking.place();
-        boolean gone = !place.isEmpty()
-                && !place.equals(design.job().place())
-                && !place.equals(design.job().on().id());
-        if (gone) {
-            throw new Refused(List.of(new Problem(
-                    JobPaths.DOCUMENT.to(JobDocument::arrays).toString(),
-                    "Array",
-                    place,
-                    "is not in this job any more: load the page again and choose another one")));
-        }
-        return design.job();
-    }
-
-    private static List<Problem> own(List<Problem> problems, Job seen) {
-        return problems.stream()
-                .map(p -> new Problem(JobPaths.relative(p.path(), seen), p.label(), p.value(), p.message()))
-                .toList();
-    }
-
-    /** The document of a revision after changes made while looking at one of its arrays. */
-    private Map<String, Object> patched(Map<String, Object> document, Job seen, List<DocumentPatch.Change> changes) {
-        return patched(document, JobPaths.absolute(changes, seen));
-    }
-
-    private Map<String, Object> patched(Map<String, Object> document, List<DocumentPatch.Change> changes) {
-        @SuppressWarnings("unchecked")
-        Map<String, Object> before = (Map<String, Object>) SchemaUpgrade.upgraded(document);
-        String set = tables.tables().netCoefficients().stream()
-                .filter(s -> s.family().equals("en"))
-                .map(s -> s.table().id())
-                .findFirst()
-                .orElse("");
-        Map<String, Object> after = TapesKept.beside(before, DocumentPatch.apply(before, changes));
-        return CodeFamilyChange.settled(before, after, set);
-    }
-
-    /** The same with things of a new size back at the distances measured for them. */
-    private Job followed(Job before, Job after) {
-        List<DocumentPatch.Change> more = MeasuredPlaces.follow(before, after);
-        return more.isEmpty() ? after : accept(patched(JobWriter.write(after), after, more), true, after);
+        return accepting.accept(document, bareNumbers, null);
     }
 
     /**
@@ -243,8 +182,8 @@ public class JobService {
     public Shown preview(String slug, List<DocumentPatch.Change> changes) {
         Revision latest = latest(slug);
         Design before = design(slug, latest);
-        Job seen = seen(before);
-        Job job = followed(seen, accept(patched(latest.document(), seen, changes), true, seen));
+        Job seen = accepting.seen(before);
+        Job job = accepting.changed(latest.document(), seen, changes);
         Design after = solver().solve(job, before);
         return new Shown(slug, latest, after, DesignChange.between(before, after));
     }
@@ -299,8 +238,8 @@ public class JobService {
             }
             Revision latest = latest(slug);
             // a change that makes no sense is told as such, whatever came first
-            List<DocumentPatch.Change> absolute = JobPaths.absolute(changes, seen(design(slug, latest)));
-            patched(latest.document(), absolute);
+            List<DocumentPatch.Change> absolute = JobPaths.absolute(changes, accepting.seen(design(slug, latest)));
+            accepting.patched(latest.document(), absolute);
             List<Revision> since = latest.number() == asked.base() ? List.of() : store.since(slug, asked.base());
             if (!since.isEmpty() && clash(slug, asked.base(), latest, absolute)) {
                 throw new JobStore.Conflict(since);
@@ -337,14 +276,14 @@ public class JobService {
         int base = since.isEmpty() ? asked.base() : latest.number();
         Design before = design(slug, latest);
         Job seen = before.job();
-        Job job = solver().resting(followed(seen, accept(patched(latest.document(), seen, changes), true, seen)));
+        Job job = solver().resting(accepting.changed(latest.document(), seen, changes));
         if (job.document().equals(seen.document())) {
             return new Shown(slug, latest, before, NOTHING);
         }
         if (job.on().id().equals(seen.on().id()) && SignOff.any(seen, job)) {
             List<DocumentPatch.Change> figures = SignOff.records(
                     before.job(), job, solver().solve(job, before).members());
-            job = solver().resting(accept(patched(JobWriter.write(job), job, figures), true, job));
+            job = solver().resting(accepting.accept(accepting.patched(JobWriter.write(job), job, figures), true, job));
         }
         Design after = solver().solve(job, before);
         String words = said == null
@@ -426,7 +365,7 @@ public class JobService {
 
     /** A new job with the inputs of another, under another name. */
     public String duplicate(String slug, String name) {
-        Map<String, Object> document = patched(
+        Map<String, Object> document = accepting.patched(
                 latest(slug).document(),
                 List.of(DocumentPatch.Change.set(JobPaths.PROJECT.to(Job.Project::name), name)));
         return take(accept(document, false));

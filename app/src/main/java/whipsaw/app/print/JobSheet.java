@@ -13,20 +13,16 @@ import whipsaw.app.store.Revision;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
-import whipsaw.core.circuit.Circuits;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
-import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Roof;
 import whipsaw.core.job.Site;
-import whipsaw.core.run.AcRun;
 import whipsaw.core.site.GivenSnow;
 import whipsaw.core.site.Topography;
 import whipsaw.core.structure.RoofLoads;
-import whipsaw.core.structure.SnowOnRun;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -113,7 +109,7 @@ public record JobSheet(
                         ? String.valueOf(design.holdDown().blocks())
                         : "not established",
                 loads(design, units),
-                circuits(design, units),
+                CircuitFacts.of(design, units),
                 design.counts().lines(),
                 design.checks(),
                 assumptions(design, units),
@@ -271,96 +267,6 @@ public record JobSheet(
                         ? "not established"
                         : Show.both(units, Dimension.LOAD, design.site().snow().roofPa())
                                 + ", recorded for the engineer, not added"));
-    }
-
-    private static List<Fact> circuits(Design design, UnitSystem units) {
-        Circuits c = design.circuits();
-        Circuits.ArrayStrings own = design.strings();
-        List<Fact> facts = new ArrayList<>();
-        facts.add(new Fact(
-                "DC and AC",
-                Show.number(c.dcW() / 1000, 2)
-                        + " kW dc, "
-                        + Show.number(c.acVa() / 1000, 2)
-                        + " kW ac, ratio "
-                        + Show.number(c.ratio(), 3)));
-        facts.add(new Fact(
-                "Strings",
-                own.strings().size()
-                        + " of "
-                        + own.shortestUsed()
-                        + " to "
-                        + own.longestUsed()
-                        + " modules; legal "
-                        + own.limits().shortest()
-                        + " to "
-                        + own.limits().longest()));
-        for (InverterGroup g : design.job().document().groups()) {
-            Design feeding = design.feeding(g);
-            if (feeding != null) {
-                String which = design.job().document().groups().size() == 1 ? "" : g.name() + ": ";
-                inverters(facts, feeding, which);
-                run(facts, feeding, which, units);
-            }
-        }
-        return facts;
-    }
-
-    private static void inverters(List<Fact> facts, Design design, String which) {
-        Circuits.Group group = design.inverters();
-        if (!which.isEmpty()) {
-            facts.add(new Fact(
-                    which + "inverters",
-                    group.inverters() + " x "
-                            + design.job().electrical().inverter().info().name() + ", ratio "
-                            + Show.number(group.ratio(), 3)));
-        }
-        for (int i = group.first(); i < group.first() + group.inverters(); i++) {
-            int inverter = i;
-            List<String> names = design.circuits().arrays().stream()
-                    .flatMap(a -> a.strings().stream())
-                    .filter(s -> s.inverter() == inverter)
-                    .map(s -> s.name() + " (" + s.modules().size() + ")")
-                    .toList();
-            facts.add(new Fact("Inverter " + i, String.join(", ", names)));
-        }
-    }
-
-    private static void run(List<Fact> facts, Design design, String which, UnitSystem units) {
-        AcRun run = design.run();
-        facts.add(new Fact(which + "AC run, one way", Show.both(units, Dimension.ROOF_LENGTH, run.lengthM())));
-        SnowOnRun snow = design.snowOnRun();
-        if (snow != null) {
-            facts.add(new Fact(
-                    which + "AC run, snow at its deepest",
-                    Show.both(units, Dimension.ROOF_LENGTH, snow.deepestM())
-                            + (snow.even()
-                                    ? ", no drift reaches it"
-                                    : ", "
-                                            + Show.both(units, Dimension.ROOF_LENGTH, snow.atM())
-                                            + " from where the run starts")
-                            + ": raise or protect conduit and boxes there"));
-        }
-        if (run.sizing() != null && run.sizing().feasible()) {
-            String material = design.job().electrical().run().material();
-            facts.add(new Fact(
-                    which + "AC run, conductors",
-                    (design.job().electrical().run().feeders() == 1
-                                    ? ""
-                                    : design.job().electrical().run().feeders() + " feeders of ")
-                            + run.sizing().chosen().sets()
-                            + " x 3 "
-                            + Counts.conductor(run.sizing().chosen().size().name(), material)
-                            + ", ground "
-                            + (run.sizing().ground() == null
-                                    ? "above the table"
-                                    : Counts.conductor(run.sizing().ground(), material))
-                            + ", device "
-                            + run.sizing().deviceA()
-                            + " A, drop "
-                            + Show.number(run.sizing().chosen().drop().dropPct(), 2)
-                            + " %"));
-        }
     }
 
     private static List<String> assumptions(Design design, UnitSystem units) {

@@ -1,24 +1,17 @@
 package whipsaw.app.store;
 
 import static whipsaw.app.store.tables.Tables.JOB;
-import static whipsaw.app.store.tables.Tables.JOB_CARD;
 import static whipsaw.app.store.tables.Tables.REVISION;
 import static whipsaw.app.store.tables.Tables.REVISION_NAME;
 
 import java.text.Normalizer;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
-import java.util.Collections;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Record;
-import org.jooq.SelectField;
 import org.jooq.impl.DSL;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,36 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class JobStore {
-    private static final int KEPT = 16;
-
-    private static final List<SelectField<?>> HEAD = List.of(
-            REVISION.JOB_ID,
-            REVISION.NUMBER,
-            REVISION.SHOWS,
-            REVISION.MADE_ON,
-            REVISION.KIND,
-            REVISION.WHO,
-            REVISION.AT,
-            REVISION.WORDS,
-            REVISION.CHECKSUM);
-
     private final DSLContext db;
-    private final Marks marks;
-
-    /** Documents read lately, which nobody may alter, by job, number and moment: a revision never changes. */
-    private final Map<String, Map<String, Object>> documents =
-            Collections.synchronizedMap(new LinkedHashMap<>(KEPT, 0.75f, true) {
-                private static final long serialVersionUID = 1L;
-
-                @Override
-                protected boolean removeEldestEntry(Map.Entry<String, Map<String, Object>> eldest) {
-                    return size() > KEPT;
-                }
-            });
+    private final RevisionRows rows;
 
     public JobStore(DSLContext db, Marks marks) {
         this.db = db;
-        this.marks = marks;
+        this.rows = new RevisionRows(db, marks);
     }
 
     /**
@@ -91,15 +60,6 @@ public class JobStore {
         }
     }
 
-    /**
-     * What the list keeps of a job's newest revision.
-     *
-     * @param tables the state of the code tables it was solved with
-     * @param figures as JSON
-     * @param drawing as SVG
-     */
-    public record Card(int revision, String tables, String figures, String drawing) {}
-
     /** A name somebody gave a revision. */
     public record Named(int number, String name, String who, String at) {}
 
@@ -123,17 +83,17 @@ public class JobStore {
         String slug = freeSlug(name);
         int id = db.insertInto(JOB)
                 .set(JOB.SLUG, slug)
-                .set(JOB.CREATED_AT, now())
+                .set(JOB.CREATED_AT, RevisionRows.now())
                 .returning(JOB.ID)
                 .fetchOne(JOB.ID);
-        insert(id, 1, 1, 1, "create", new Made(who, "Job created", null), Json.write(document));
+        rows.insert(id, 1, 1, 1, "create", new Made(who, "Job created", null), Json.write(document));
         return slug;
     }
 
     /** All jobs, archived ones too, the last changed first. */
     public List<Listed> list() {
         return db.select(JOB.SLUG, JOB.ARCHIVED_AT, REVISION.DOCUMENT)
-                .select(HEAD)
+                .select(RevisionRows.HEAD)
                 .from(JOB)
                 .join(REVISION)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
@@ -142,7 +102,7 @@ public class JobStore {
                         .where(REVISION.as("r").JOB_ID.eq(JOB.ID))))
                 .orderBy(REVISION.AT.desc(), JOB.ID.desc())
                 .fetch(r -> {
-                    Map<String, Object> document = sound(r, r.get(REVISION.DOCUMENT));
+                    Map<String, Object> document = RevisionRows.sound(r, r.get(REVISION.DOCUMENT));
                     return new Listed(
                             r.get(JOB.SLUG),
                             document.isEmpty() ? r.get(JOB.SLUG) : project(document, "name"),
@@ -155,30 +115,6 @@ public class JobStore {
                 });
     }
 
-    /** The document of a revision, or an empty one where it is not what was written. */
-    private static Map<String, Object> sound(Record r, String document) {
-        try {
-            return written(r, document) ? Json.object(document) : Map.of();
-        } catch (Json.NotJson e) {
-            return Map.of();
-        }
-    }
-
-    private static boolean written(Record r, String document) {
-        return document != null && Seal.of("", fields(r), document).checksum().equals(r.get(REVISION.CHECKSUM));
-    }
-
-    private static Seal.Fields fields(Record r) {
-        return new Seal.Fields(
-                r.get(REVISION.NUMBER),
-                r.get(REVISION.MADE_ON),
-                r.get(REVISION.SHOWS),
-                r.get(REVISION.KIND),
-                r.get(REVISION.WHO),
-                r.get(REVISION.AT),
-                r.get(REVISION.WORDS));
-    }
-
     private static String project(Map<String, Object> document, String key) {
         Object value = document.get("project") instanceof Map<?, ?> project ? project.get(key) : null;
         return value == null ? "" : String.valueOf(value);
@@ -188,30 +124,8 @@ public class JobStore {
     @Transactional
     public void archive(String slug, boolean away) {
         db.update(JOB)
-                .set(JOB.ARCHIVED_AT, away ? now() : null)
+                .set(JOB.ARCHIVED_AT, away ? RevisionRows.now() : null)
                 .where(JOB.ID.eq(id(slug)))
-                .execute();
-    }
-
-    public Optional<Card> card(String slug) {
-        return db.select(JOB_CARD.REVISION, JOB_CARD.TABLES, JOB_CARD.FIGURES, JOB_CARD.DRAWING)
-                .from(JOB_CARD)
-                .join(JOB)
-                .on(JOB_CARD.JOB_ID.eq(JOB.ID))
-                .where(JOB.SLUG.eq(slug))
-                .fetchOptional(r -> new Card(r.value1(), r.value2(), r.value3(), r.value4()));
-    }
-
-    @Transactional
-    public void keepCard(String slug, Card card) {
-        int job = id(slug);
-        db.deleteFrom(JOB_CARD).where(JOB_CARD.JOB_ID.eq(job)).execute();
-        db.insertInto(JOB_CARD)
-                .set(JOB_CARD.JOB_ID, job)
-                .set(JOB_CARD.REVISION, card.revision())
-                .set(JOB_CARD.TABLES, card.tables())
-                .set(JOB_CARD.FIGURES, card.figures())
-                .set(JOB_CARD.DRAWING, card.drawing())
                 .execute();
     }
 
@@ -221,38 +135,38 @@ public class JobStore {
 
     /** The newest revision of a job. */
     public Optional<Revision> latest(String slug) {
-        return db.select(HEAD)
+        return db.select(RevisionRows.HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
-                .fetchOptional(this::revision);
+                .fetchOptional(rows::revision);
     }
 
     /** One revision of a job. */
     public Optional<Revision> revision(String slug, int number) {
-        return db.select(HEAD)
+        return db.select(RevisionRows.HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .and(REVISION.NUMBER.eq(number))
-                .fetchOptional(this::revision);
+                .fetchOptional(rows::revision);
     }
 
     /** Gives a revision a name; an empty one takes its name away. */
     @Transactional
     public void name(String slug, int number, String name, String who) {
         int job = id(slug);
-        head(job, number);
+        rows.head(job, number);
         db.insertInto(REVISION_NAME)
                 .set(REVISION_NAME.JOB_ID, job)
                 .set(REVISION_NAME.NUMBER, number)
                 .set(REVISION_NAME.NAME, name)
                 .set(REVISION_NAME.WHO, who)
-                .set(REVISION_NAME.AT, now())
+                .set(REVISION_NAME.AT, RevisionRows.now())
                 .execute();
     }
 
@@ -282,25 +196,25 @@ public class JobStore {
         // without the document of the newest, which may be the damaged one that is left
         Revision latest = newest(slug);
         if (latest.number() != base) {
-            throw new Conflict(since(job, base));
+            throw new Conflict(rows.since(job, base));
         }
-        Revision target = revision(job, to);
+        Revision target = rows.revision(job, to);
         int number = latest.number() + 1;
         Made made = new Made(who, "Went back to revision " + to, null);
-        insert(job, number, latest.shows(), number, "return", made, Json.write(target.document()));
+        rows.insert(job, number, latest.shows(), number, "return", made, Json.write(target.document()));
         return number;
     }
 
     /** The last revisions, newest first, without their documents. */
     public List<Revision> history(String slug, int most) {
-        return db.select(HEAD)
+        return db.select(RevisionRows.HEAD)
                 .from(REVISION)
                 .join(JOB)
                 .on(REVISION.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(most)
-                .fetch(r -> revision(r, Map.of()));
+                .fetch(r -> RevisionRows.revision(r, Map.of()));
     }
 
     /**
@@ -325,13 +239,13 @@ public class JobStore {
     public Optional<Revision> byRequest(String slug, String request) {
         return request == null
                 ? Optional.empty()
-                : db.select(HEAD)
+                : db.select(RevisionRows.HEAD)
                         .from(REVISION)
                         .join(JOB)
                         .on(REVISION.JOB_ID.eq(JOB.ID))
                         .where(JOB.SLUG.eq(slug))
                         .and(REVISION.REQUEST.eq(request))
-                        .fetchOptional(r -> revision(r, Map.of()));
+                        .fetchOptional(r -> RevisionRows.revision(r, Map.of()));
     }
 
     /**
@@ -345,10 +259,10 @@ public class JobStore {
         // without the document of the newest, which nothing here reads
         Revision latest = newest(slug);
         if (latest.number() != base) {
-            throw new Conflict(since(job, base));
+            throw new Conflict(rows.since(job, base));
         }
         int number = latest.number() + 1;
-        String at = insert(job, number, latest.shows(), number, "edit", made, Json.write(document));
+        String at = rows.insert(job, number, latest.shows(), number, "edit", made, Json.write(document));
         return new Revision(number, number, latest.shows(), "edit", made.who(), at, made.words(), document);
     }
 
@@ -369,11 +283,11 @@ public class JobStore {
     public Optional<Integer> undo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        Revision shown = head(job, latest.shows());
+        Revision shown = rows.head(job, latest.shows());
         if (shown.kind().equals("create")) {
             return Optional.empty();
         }
-        Revision to = revision(job, shown.madeOn());
+        Revision to = rows.revision(job, shown.madeOn());
         return Optional.of(step(job, latest, to, "undo", new Made(who, "Undid: " + shown.words(), request)));
     }
 
@@ -394,19 +308,19 @@ public class JobStore {
     public Optional<Integer> redo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        return db.select(HEAD)
+        return db.select(RevisionRows.HEAD)
                 .from(REVISION)
                 .where(nextEdit(job, latest.shows()))
                 .orderBy(REVISION.NUMBER.desc())
                 .limit(1)
-                .fetchOptional(this::revision)
+                .fetchOptional(rows::revision)
                 .map(to -> step(job, latest, to, "redo", new Made(who, "Redid: " + to.words(), request)));
     }
 
     private Revision known(String slug, int job, int base) {
         Revision latest = newest(slug);
         if (base >= 0 && latest.number() != base) {
-            throw new Conflict(since(job, base));
+            throw new Conflict(rows.since(job, base));
         }
         return latest;
     }
@@ -414,13 +328,13 @@ public class JobStore {
     /** The revision an undo would take back, without its document; empty at the first. */
     public Optional<Revision> toUndo(String slug) {
         int job = id(slug);
-        Revision shown = head(job, newest(slug).shows());
+        Revision shown = rows.head(job, newest(slug).shows());
         return shown.kind().equals("create") ? Optional.empty() : Optional.of(shown);
     }
 
     /** Revisions that came after one, the oldest first, without their documents. */
     public List<Revision> since(String slug, int after) {
-        return since(id(slug), after);
+        return rows.since(id(slug), after);
     }
 
     public boolean canRedo(String slug) {
@@ -436,7 +350,7 @@ public class JobStore {
 
     private int step(int job, Revision latest, Revision to, String kind, Made made) {
         int number = latest.number() + 1;
-        insert(job, number, latest.shows(), to.number(), kind, made, Json.write(to.document()));
+        rows.insert(job, number, latest.shows(), to.number(), kind, made, Json.write(to.document()));
         return number;
     }
 
@@ -451,99 +365,9 @@ public class JobStore {
         return id;
     }
 
-    private List<Revision> since(int job, int base) {
-        return db.select(HEAD)
-                .from(REVISION)
-                .where(REVISION.JOB_ID.eq(job))
-                .and(REVISION.NUMBER.gt(base))
-                .orderBy(REVISION.NUMBER)
-                .fetch(r -> revision(r, Map.of()));
-    }
-
     /** The newest revision without its document. */
     private Revision newest(String slug) {
         return history(slug, 1).get(0);
-    }
-
-    /** A revision without its document. */
-    private Revision head(int job, int number) {
-        return db.select(HEAD)
-                .from(REVISION)
-                .where(REVISION.JOB_ID.eq(job))
-                .and(REVISION.NUMBER.eq(number))
-                .fetchOptional(r -> revision(r, Map.of()))
-                .orElseThrow(() -> new StoreException("there is no revision " + number));
-    }
-
-    private Revision revision(int job, int number) {
-        return db.select(HEAD)
-                .from(REVISION)
-                .where(REVISION.JOB_ID.eq(job))
-                .and(REVISION.NUMBER.eq(number))
-                .fetchOptional(this::revision)
-                .orElseThrow(() -> new StoreException("there is no revision " + number));
-    }
-
-    private Revision revision(Record r) {
-        int job = r.get(REVISION.JOB_ID);
-        int number = r.get(REVISION.NUMBER);
-        String key = job + "/" + number + "/" + r.get(REVISION.AT);
-        Map<String, Object> document = documents.get(key);
-        if (document == null) {
-            String text = db.select(REVISION.DOCUMENT)
-                    .from(REVISION)
-                    .where(REVISION.JOB_ID.eq(job))
-                    .and(REVISION.NUMBER.eq(number))
-                    .fetchOne(REVISION.DOCUMENT);
-            if (!written(r, text)) {
-                throw new Damaged(number);
-            }
-            document = Json.frozen(text);
-            documents.put(key, document);
-        }
-        return revision(r, document);
-    }
-
-    private static Revision revision(Record r, Map<String, Object> document) {
-        return new Revision(
-                r.get(REVISION.NUMBER),
-                r.get(REVISION.SHOWS),
-                r.get(REVISION.MADE_ON),
-                r.get(REVISION.KIND),
-                r.get(REVISION.WHO),
-                r.get(REVISION.AT),
-                r.get(REVISION.WORDS),
-                document);
-    }
-
-    private String insert(int job, int number, int madeOn, int shows, String kind, Made made, String document) {
-        String at = now();
-        String before = number == 1
-                ? ""
-                : db.select(REVISION.CHAIN)
-                        .from(REVISION)
-                        .where(REVISION.JOB_ID.eq(job))
-                        .and(REVISION.NUMBER.eq(number - 1))
-                        .fetchOne(REVISION.CHAIN);
-        Seal seal =
-                Seal.of(before, new Seal.Fields(number, madeOn, shows, kind, made.who(), at, made.words()), document);
-        long row = db.insertInto(REVISION)
-                .set(REVISION.CHECKSUM, seal.checksum())
-                .set(REVISION.CHAIN, seal.chain())
-                .set(REVISION.JOB_ID, job)
-                .set(REVISION.NUMBER, number)
-                .set(REVISION.MADE_ON, madeOn)
-                .set(REVISION.SHOWS, shows)
-                .set(REVISION.KIND, kind)
-                .set(REVISION.WHO, made.who())
-                .set(REVISION.AT, at)
-                .set(REVISION.WORDS, made.words())
-                .set(REVISION.REQUEST, made.request())
-                .set(REVISION.DOCUMENT, document)
-                .returning(REVISION.ID)
-                .fetchOne(REVISION.ID);
-        marks.afterCommit(row);
-        return at;
     }
 
     private String freeSlug(String name) {
@@ -558,9 +382,5 @@ public class JobStore {
             slug = base + "-" + i;
         }
         return slug;
-    }
-
-    private static String now() {
-        return Instant.now().truncatedTo(ChronoUnit.MILLIS).toString();
     }
 }

@@ -51,7 +51,10 @@ class JobCardsTest extends ServedTest {
         assertThat(cards.of(listed(slug)).figures()).containsEntry("modules", "498");
         // the second time it is the one that was kept
         assertThat(cards.of(listed(slug))).isEqualTo(cards.of(listed(slug)));
-        assertThat(server.bean(JobStore.class).card(slug).orElseThrow().revision())
+        assertThat(server.bean(whipsaw.app.store.CardStore.class)
+                        .card(slug)
+                        .orElseThrow()
+                        .revision())
                 .isEqualTo(2);
     }
 

@@ -103,9 +103,10 @@ class JobStoreRevisionsTest extends ServedTest {
     @Test
     void aCardIsReplacedByANewerOne() {
         String slug = threeSteps("Card");
-        store.keepCard(slug, new JobStore.Card(2, "0", "{}", "<svg/>"));
-        store.keepCard(slug, new JobStore.Card(3, "0", "{\"modules\":\"4\"}", "<svg/>"));
-        assertThat(store.card(slug).orElseThrow().revision()).isEqualTo(3);
+        CardStore cards = server.bean(CardStore.class);
+        cards.keep(slug, new CardStore.Card(2, "0", "{}", "<svg/>"));
+        cards.keep(slug, new CardStore.Card(3, "0", "{\"modules\":\"4\"}", "<svg/>"));
+        assertThat(cards.card(slug).orElseThrow().revision()).isEqualTo(3);
     }
 
     @Test

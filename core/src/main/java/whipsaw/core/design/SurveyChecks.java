@@ -8,14 +8,12 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.ArrayChoice;
-import whipsaw.core.job.Fabric;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Obstruction;
 import whipsaw.core.job.Site;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.EdgeOffsets;
 import whipsaw.core.roof.RoofFace;
-import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.roof.SheetLines;
 import whipsaw.core.schema.Shape;
 import whipsaw.core.survey.HoldDowns;
@@ -51,7 +49,7 @@ final class SurveyChecks {
         all.covering();
         all.offsets();
         all.purlins();
-        all.bays();
+        all.checks.addAll(BayNoteChecks.of(all.design));
         all.terrain();
         all.electrical();
         all.unseen();
@@ -257,69 +255,6 @@ final class SurveyChecks {
                                 : "more than one spacing is missing below the top: count them again");
             }
         }
-    }
-
-    private void bays() {
-        SurveyRules.Rule most = SurveyRules.of("undulation_most");
-        for (Fabric.BayNote n : job.roof().fabric().bayNotes()) {
-            Place place = bay(n.bay());
-            if (place == null) {
-                stated(
-                        "survey.bay-" + n.bay(),
-                        "Note on bay " + n.bay(),
-                        n.bay(),
-                        "a bay of the grid",
-                        Verdict.NOT_ESTABLISHED,
-                        "bays are named by column and row",
-                        "the grid changed since: note it at the bay it belongs to");
-                continue;
-            }
-            if (n.undulation() != null && n.undulation().si() > most.value()) {
-                stated(
-                        "survey.even-" + n.bay(),
-                        "Unevenness of bay " + n.bay(),
-                        n.undulation().typed(),
-                        Show.number(most.value(), 1) + "°",
-                        Verdict.FAILS,
-                        place,
-                        most.source(),
-                        "trays would rock or bear on one corner: level the bay, keep it free, or ask the maker");
-            }
-            if (n.fall() != null
-                    && job.roof().takesTrays()
-                    && n.fall().si() > job.roof().slope().si() + 1e-9) {
-                stated(
-                        "survey.fall-" + n.bay(),
-                        "Fall of bay " + n.bay(),
-                        n.fall().typed(),
-                        job.roof().slope().typed() + ", used against sliding",
-                        Verdict.FAILS,
-                        place,
-                        "the steepest part of the roof decides",
-                        "set the fall of the roof to this one");
-            }
-            if (n.ponds()) {
-                stated(
-                        "survey.ponds-" + n.bay(),
-                        "Standing water in bay " + n.bay(),
-                        "water stands",
-                        "water runs off",
-                        Verdict.CLOSE,
-                        place,
-                        "drainage passes through or around the feet",
-                        "clear the drain or keep feet out of the low place");
-            }
-        }
-    }
-
-    private Place bay(String name) {
-        List<RoofPlan.Bay> bays = design.plan().bays();
-        for (int i = 0; i < bays.size(); i++) {
-            if (bays.get(i).name().equals(name)) {
-                return new Place("bay " + name, Place.Kind.BAYS, List.of(i));
-            }
-        }
-        return null;
     }
 
     /** The most open terrain of any sector decides. */

@@ -84,7 +84,7 @@ class JobStoreTest extends ServedTest {
         Map<String, Object> document = store.latest(slug).orElseThrow().document();
         store.append(slug, 1, document, "a", "second");
         String id = "(select id from job where slug = '" + slug + "')";
-        db.execute("update revision set document = replace(document, '\"schema\":5', '\"schema\":4') where number = 2"
+        db.execute("update revision set document = replace(document, '\"name\":', '\"mane\":') where number = 2"
                 + " and job_id = " + id);
         JobStore reread = new JobStore(db, new Marks(server.bean(DataFolder.class)));
         assertThatThrownBy(() -> reread.latest(slug))

@@ -7,22 +7,43 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInfo;
 
-/** A test class with the application running, each with a store of its own. */
+/**
+ * A test class with the application running. One server and its store serve all classes of a process that make jobs of
+ * their own or only read; those marked {@link OwnServer} get another.
+ */
 public abstract class ServedTest {
+    private static TestServer shared;
+
     protected static TestServer server;
 
     /** What scripts of the pages complained of, and resources that were refused. */
     protected final List<String> faults = new ArrayList<>();
 
     @BeforeAll
-    static void startServer() {
-        server = new TestServer();
+    static void startServer(TestInfo test) {
+        if (own(test)) {
+            server = new TestServer();
+            return;
+        }
+        if (shared == null) {
+            shared = new TestServer();
+            Runtime.getRuntime().addShutdownHook(new Thread(shared::close));
+        }
+        server = shared;
     }
 
     @AfterAll
-    static void stopServer() {
-        server.close();
+    static void stopServer(TestInfo test) {
+        TestBrowser.closePages();
+        if (own(test)) {
+            server.close();
+        }
+    }
+
+    private static boolean own(TestInfo test) {
+        return test.getTestClass().orElseThrow().isAnnotationPresent(OwnServer.class);
     }
 
     @AfterEach

@@ -1,10 +1,7 @@
 package whipsaw.app;
 
 import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
@@ -33,8 +30,6 @@ public final class TestServer implements AutoCloseable {
     private final String address;
     private final HttpClient http = HttpClient.newHttpClient();
     private Map<String, String> token;
-    private Playwright playwright;
-    private Browser browser;
 
     /**
      * @param settings of the application, as {@code name=value}
@@ -62,18 +57,7 @@ public final class TestServer implements AutoCloseable {
      * faults.
      */
     public Page page(int width, int height, List<String> faults) {
-        if (browser == null) {
-            // a busy machine answers late; a test waits for what it wants and not for a time
-            PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
-            playwright = Playwright.create(
-                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-            browser = playwright
-                    .chromium()
-                    .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(Path.of("/usr/bin/chromium"))
-                            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
-        }
-        Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(width, height));
+        Page page = TestBrowser.get().newPage(new Browser.NewPageOptions().setViewportSize(width, height));
         page.onPageError(faults::add);
         page.onConsoleMessage(m -> {
             // a refused change answers 4xx on purpose, and the browser notes that too
@@ -165,9 +149,6 @@ public final class TestServer implements AutoCloseable {
 
     @Override
     public void close() {
-        if (playwright != null) {
-            playwright.close();
-        }
         context.close();
     }
 }

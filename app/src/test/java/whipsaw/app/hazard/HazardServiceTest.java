@@ -14,6 +14,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
@@ -22,6 +23,7 @@ import whipsaw.core.job.Site;
 import whipsaw.core.site.StandInHazard;
 
 /** Site values from the stand-in and from an address; taken on the bench, marked as assumed. */
+@OwnServer
 class HazardServiceTest extends ServedTest {
     private static final Site SITE =
             JobReader.read(Seeds.demoJob(), false).job().site();

@@ -9,11 +9,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.springframework.web.util.HtmlUtils;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.Revision;
 
 /** The history says what was done, in words of the server's own. */
+@OwnServer
 class HistoryWordsTest extends ServedTest {
     private static final String SLUG = "quarrybank-cold-store";
     private static final Pattern WAY =

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.store.JobStore;
@@ -20,6 +21,7 @@ import whipsaw.core.table.CodeTable;
 import whipsaw.core.working.DataStatus;
 
 /** Jobs through the service: cards of the list, words of the history, copies, and tables that change under them. */
+@OwnServer
 class JobCardsTest extends ServedTest {
 
     private final JobService jobs = server.bean(JobService.class);

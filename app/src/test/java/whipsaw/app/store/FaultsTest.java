@@ -15,10 +15,12 @@ import org.jooq.exception.DataAccessException;
 import org.jooq.impl.DefaultConfiguration;
 import org.junit.jupiter.api.Test;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 
 /** A change that fails at any of its statements stores nothing, says so in words, and harms nothing that follows. */
+@OwnServer
 class FaultsTest extends ServedTest {
     private static final String SLUG = "milepost-hall";
     private static final int MOST_STEPS = 60;

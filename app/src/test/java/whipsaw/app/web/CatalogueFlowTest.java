@@ -8,11 +8,13 @@ import com.microsoft.playwright.Page;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.EntryColumns;
 import whipsaw.app.store.CatalogueStore;
 
 /** Adding to the catalogue by form and CSV, and taking an update into a job. */
+@OwnServer
 class CatalogueFlowTest extends ServedTest {
     private static final String MODULE_HEAD =
             "code,edition,maker,name,source,status,power,length,width,mass,voc,vmp,isc,imp,vocCoefficient,vmpCoefficient,largestFuse\n";

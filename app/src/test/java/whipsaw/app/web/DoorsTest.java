@@ -17,10 +17,12 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.store.Json;
 
 /** What comes in by the doors: too much, too slow, from other pages, or with what cannot be printed in it. */
+@OwnServer
 class DoorsTest extends ServedTest {
     private static final String STORE = "/jobs/quarrybank-cold-store";
 

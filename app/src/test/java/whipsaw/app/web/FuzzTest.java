@@ -3,9 +3,11 @@ package whipsaw.app.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 
 /** Requests nobody would make on purpose: none may end in a server error, and the job stays readable. */
+@OwnServer
 class FuzzTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
 

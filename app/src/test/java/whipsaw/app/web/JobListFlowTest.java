@@ -11,10 +11,12 @@ import java.nio.charset.StandardCharsets;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 
 /** The list of jobs, and jobs of the second code family from a blank sheet. */
+@OwnServer
 class JobListFlowTest extends ServedTest {
     private Page page;
 

@@ -10,9 +10,11 @@ import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 
 /** A first job from nothing to the printed ballast map, by the guide, with nothing but the browser. */
+@OwnServer
 class NewcomerTest extends ServedTest {
     private Page page;
     private int revision = 1;

@@ -7,12 +7,14 @@ import com.microsoft.playwright.Page;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.working.DataStatus;
 
 /** Replacing, confirming and withdrawing code tables, and what it does to jobs. */
+@OwnServer
 class TableFlowTest extends ServedTest {
     private static final String WIND = "asce_gcrn_nominal";
 

@@ -226,7 +226,7 @@ final class StructureChecks {
                     title,
                     worst == null
                             ? "not known"
-                            : Show.moment(units, worst.uplift().momentNm()) + " up, "
+                            : Show.both(units, Dimension.MOMENT, worst.uplift().momentNm()) + " up, "
                                     + Show.both(
                                             units,
                                             Dimension.FORCE,

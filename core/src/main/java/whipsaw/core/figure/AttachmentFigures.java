@@ -1,13 +1,10 @@
 package whipsaw.core.figure;
 
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Site;
 import whipsaw.core.structure.AttachedArray;
-import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
-import whipsaw.core.working.Origin;
 import whipsaw.core.working.Term;
 import whipsaw.core.working.Working;
 
@@ -18,7 +15,7 @@ final class AttachmentFigures {
     private AttachmentFigures() {}
 
     /** Null where weight alone holds the array. */
-    static Working attachments(Design design, CodeTables tables) {
+    static Working attachments(Design design) {
         AttachedArray a = design.attached();
         if (a == null) {
             return null;
@@ -54,26 +51,18 @@ final class AttachmentFigures {
         w.step("n_w", "by wind", "Σ n_i over " + a.groups().size() + " groups", String.valueOf(a.byWind()), "");
         AttachedArray.Quake q = a.quake();
         if (q != null) {
-            Site.AsceSite site = (Site.AsceSite) design.job().site().code();
-            double sds = site.sds();
-            w.step(
-                            "F_p",
-                            "seismic force of the whole array, strength level, at the height of the roof",
-                            "0.4 · {a_p} · {S_DS} · {W} / ({R_p} / {I_p}) · (1 + 2 z/h), within its bounds",
-                            force(units, q.forceN()),
-                            "ASCE 7-16 13.3.1, " + q.byRule() + "; z = h",
-                            data("a_p", "amplification", "attached_ap", tables),
-                            Term.given("S_DS", "spectral acceleration", Show.number(sds, 3) + " g", null),
-                            Term.computed("W", "array with its blocks", force(units, q.weightN()), "roof.footprint"),
-                            data("R_p", "response", "attached_rp", tables),
-                            data("I_p", "importance", "component_importance_" + site.riskCategory(), tables))
+            w.steps(q.force().steps(units))
                     .step(
                             "n_e",
                             "by the earthquake, weight not counted as holding",
-                            "0.7 · {F_p} / {V_a}, rounded up",
+                            "{F_a} / {V_a}, rounded up",
                             String.valueOf(q.attachments()),
-                            "ASCE 7-16 2.4.5",
-                            Term.computed("F_p", "seismic force", force(units, q.forceN()), null),
+                            "whole ones",
+                            Term.computed(
+                                    "F_a",
+                                    "seismic force",
+                                    force(units, q.force().allowableN()),
+                                    null),
                             shear);
         } else if (!a.missing().isEmpty()) {
             w.note("The seismic force is not established: missing " + a.missing() + ".");
@@ -86,15 +75,6 @@ final class AttachmentFigures {
                                 + " to carry the load to them. Where they stand, and what they pull on deck and members, is"
                                 + " for the engineer.")
                 .build();
-    }
-
-    private static Term data(String symbol, String meaning, String parameter, CodeTables tables) {
-        return Term.data(
-                symbol,
-                meaning,
-                Show.number(tables.seismic().value(parameter), 2),
-                Origin.TABLE,
-                tables.seismic().table());
     }
 
     private static String force(UnitSystem units, double newton) {

@@ -1,12 +1,14 @@
 package whipsaw.core.figure;
 
 import java.util.List;
+import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.FlushPanel;
 import whipsaw.core.job.Structure;
 import whipsaw.core.roof.RoofFace;
 import whipsaw.core.site.RoofZones;
+import whipsaw.core.structure.MemberCapacity;
 import whipsaw.core.structure.MemberUplift;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.table.CodeTables;
@@ -177,7 +179,7 @@ final class FaceFigures {
         Working.Builder w = Working.of(
                 key,
                 set.name() + " " + m.line().number() + " lifted",
-                Show.moment(units, u.momentNm()) + " and " + Show.both(units, Dimension.FORCE, u.endN())
+                Show.both(units, Dimension.MOMENT, u.momentNm()) + " and " + Show.both(units, Dimension.FORCE, u.endN())
                         + " at an end, upward");
         w.step(
                 "p",
@@ -203,21 +205,21 @@ final class FaceFigures {
                 "M",
                 "moment upward, bare roof and with the array",
                 "combination {c}",
-                Show.moment(units, u.bareNm()) + "; " + Show.moment(units, u.withNm()),
+                Show.both(units, Dimension.MOMENT, u.bareNm()) + "; " + Show.both(units, Dimension.MOMENT, u.withNm()),
                 c.clause(),
                 Term.data(
                         "c", "factors", c.name(), Origin.TABLE, tables.members().combinationTable()));
-        w.step(
-                "M_R",
-                "moment it takes with its lower flange free",
-                "{share} · M_R",
-                Double.isNaN(u.limitNm()) ? "not established" : Show.moment(units, u.limitNm()),
-                "of the moment it takes under gravity",
-                Term.byRule(
-                        "share",
-                        "share with a free flange",
-                        Double.isNaN(set.freeFlange()) ? "not given" : Show.number(set.freeFlange(), 2),
-                        "entered with the members"));
+        if (set.type().shape() == MemberType.Shape.TABLE) {
+            w.note("A load table says nothing of a member that is lifted.");
+        } else if (Double.isNaN(set.freeFlange())) {
+            w.note(
+                    "The moment it takes with its lower flange free is not established: the share is not entered with the members.");
+        } else {
+            MemberCapacity capacity = MemberCapacity.of(
+                    set.type(), design.job().site().code().combinations(), c.duration(), m.count(), tables.members());
+            w.steps(capacity.moment(units))
+                    .steps(capacity.free(set.freeFlange()).steps(Terms.typed(), units));
+        }
         w.step(
                 "R",
                 "uplift at an end, bare roof and with the array",

@@ -42,7 +42,7 @@ public final class Figures {
             case "site.snow" -> SnowFigures.snow(design, tables);
             case "site.drift" -> SnowFigures.drifts(design, tables);
             case "seismic.room" -> StandingFigures.room(design, tables);
-            case "array.attachments" -> AttachmentFigures.attachments(design, tables);
+            case "array.attachments" -> AttachmentFigures.attachments(design);
             case "roof.deck" -> DeckFigures.deck(design, tables);
             case "roof.cover" -> StandingFigures.cover(design);
             case "roof.feet" -> StandingFigures.feet(design, tables);

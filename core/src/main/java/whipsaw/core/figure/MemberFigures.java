@@ -4,9 +4,9 @@ import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.job.Structure;
+import whipsaw.core.structure.MemberCapacity;
 import whipsaw.core.structure.MemberState;
 import whipsaw.core.structure.RoofMembers;
-import whipsaw.core.structure.Section;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.MemberTables;
 import whipsaw.core.units.Dimension;
@@ -193,41 +193,13 @@ final class MemberFigures {
     }
 
     private String moment(double nm) {
-        return Show.moment(units, nm);
+        return Show.both(units, Dimension.MOMENT, nm);
     }
 
     private void section() {
-        Section s = Section.of(type);
-        MemberTables.Resistance r = tables.resistance(
-                family, type.material(), duration(member.after().moment().combination()));
-        int count = member.strengthened().contains("doubled") ? 2 : 1;
-        String beside = count == 2 ? ", two side by side" : "";
         MemberState.Part m = member.after().moment();
-        w.step(
-                "M_R",
-                "moment it takes" + beside,
-                "{n} · {c} · {f} · {S}",
-                moment(m.limit()),
-                r.clause(),
-                Term.computed("n", "members side by side", String.valueOf(count), null),
-                Term.data(
-                        "c",
-                        "factor on the strength",
-                        Show.number(r.bending(), 4),
-                        Origin.TABLE,
-                        tables.resistanceTable()),
-                Term.data(
-                        "f",
-                        "strength in bending",
-                        Show.both(units, Dimension.STRESS, type.strength().si()),
-                        Origin.CATALOGUE,
-                        type.info()),
-                Term.data(
-                        "S",
-                        "section modulus",
-                        Show.both(units, Dimension.SECTION_MODULUS, s.modulusM3()),
-                        Origin.CATALOGUE,
-                        type.info()));
+        w.steps(MemberCapacity.of(type, family, duration(m.combination()), member.count(), tables)
+                .steps(units));
         steps.compare(
                 "M",
                 "moment",

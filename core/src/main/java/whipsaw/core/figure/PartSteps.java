@@ -12,7 +12,13 @@ import whipsaw.core.working.Working;
 record PartSteps(Working.Builder w, UnitSystem units) {
 
     void moment(String words, MemberState.Part part, MemberState.Part before) {
-        compare("M", words, Show.moment(units, part.effect()), Show.moment(units, part.limit()), part, before);
+        compare(
+                "M",
+                words,
+                Show.both(units, Dimension.MOMENT, part.effect()),
+                Show.both(units, Dimension.MOMENT, part.limit()),
+                part,
+                before);
     }
 
     void force(String symbol, String words, MemberState.Part part, MemberState.Part before) {

@@ -70,19 +70,7 @@ final class StandingFigures {
                 Double.isNaN(c.lastingPa()) ? "not established" : Show.both(units, Dimension.CONTACT, c.lastingPa());
         Working.Builder w = Working.of("roof.cover", "Feet on the covering", lasting + " lasting");
         if (!Double.isNaN(c.lastingPa())) {
-            w.step(
-                    "p",
-                    "under each of the four feet of the heaviest module, " + c.module(),
-                    "{m} · g / 4 / {A}",
-                    lasting,
-                    "g = 9.80665 m/s²",
-                    Term.computed(
-                            "m", "module, racking and blocks", Show.both(units, Dimension.MASS, c.massKg()), null),
-                    Term.computed(
-                            "A",
-                            c.plate() ? "plate under each foot, surveyed" : "foot",
-                            Show.both(units, Dimension.PART_AREA, c.areaM2()),
-                            null));
+            w.steps(c.load().steps(Terms.typed(), units)).note("The heaviest module is " + c.module() + ".");
         }
         w.step(
                 "p_R",
@@ -118,20 +106,16 @@ final class StandingFigures {
         UnitSystem units = design.job().project().units();
         String lasting = Show.both(units, Dimension.CONTACT, f.lastingPa());
         Working.Builder w = Working.of("roof.feet", "Feet on the insulation", lasting + " lasting")
-                .step(
-                        "p",
-                        "under each of the four feet of the heaviest module, " + f.module(),
-                        "{m} · g / 4 / {A}",
-                        lasting,
-                        "g = 9.80665 m/s²",
-                        Term.computed(
-                                "m", "module, racking and blocks", Show.both(units, Dimension.MASS, f.massKg()), null),
-                        Term.data(
-                                "A",
-                                "area of a foot",
-                                Show.both(units, Dimension.PART_AREA, f.areaM2()),
-                                Origin.CATALOGUE,
-                                design.job().array().tray().info()));
+                .steps(f.load()
+                        .steps(
+                                Terms.of(Term.data(
+                                        "A",
+                                        "",
+                                        "",
+                                        Origin.CATALOGUE,
+                                        design.job().array().tray().info())),
+                                units))
+                .note("The heaviest module is " + f.module() + ".");
         if (!Double.isNaN(f.withSnowPa())) {
             w.step(
                     "p_s",

@@ -68,9 +68,29 @@ public record Measured(
     public static final Measured SQUARE_METRE =
             new Measured(" m²", null, 2, 0, 0, 0, 4, Dimension.AREA, UnitSystem.METRIC);
 
+    /** An area of a part, shown in both systems. */
+    public static final Measured PART_AREA =
+            new Measured(" m²", null, 2, 0, 0, 0, 4, Dimension.PART_AREA, UnitSystem.METRIC);
+
+    /** A pressure under a foot, shown in both systems. */
+    public static final Measured CONTACT =
+            new Measured(" Pa", null, -1, 1, -2, 0, 4, Dimension.CONTACT, UnitSystem.METRIC);
+
     /** A force on a part, shown in newtons and pounds. */
     public static final Measured PART_FORCE =
             new Measured(" N", null, 1, 1, -2, 0, 4, Dimension.PART_FORCE, UnitSystem.METRIC);
+
+    /** A stress. */
+    public static final Measured STRESS =
+            new Measured(" Pa", null, -1, 1, -2, 0, 4, Dimension.STRESS, UnitSystem.METRIC);
+
+    /** A section modulus. */
+    public static final Measured SECTION_MODULUS =
+            new Measured(" m³", null, 3, 0, 0, 0, 4, Dimension.SECTION_MODULUS, UnitSystem.METRIC);
+
+    /** A bending moment. */
+    public static final Measured MOMENT =
+            new Measured(" Nm", null, 2, 1, -2, 0, 4, Dimension.MOMENT, UnitSystem.METRIC);
 
     /** A weight by volume. */
     public static final Measured NEWTON_PER_CUBIC_METRE = new Measured(" N/m³", null, -2, 1, -2, 0, 4, null, null);

@@ -54,16 +54,11 @@ public record AttachedArray(
     }
 
     /**
-     * Force along the roof, ASCE 7-16 13.3.1 at the height of the roof.
+     * What an earthquake asks for.
      *
-     * @param weightN of the array with its blocks
-     * @param forceN F_p at strength level
-     * @param byRule which of the three rules gives it, in words
-     * @param importance I_p of the risk category
-     * @param allowableN the force at allowable level
+     * @param attachments that hold the force at allowable level
      */
-    public record Quake(
-            double weightN, double importance, double forceN, String byRule, double allowableN, int attachments) {}
+    public record Quake(ComponentForce force, int attachments) {}
 
     public int byWind() {
         return groups.stream().mapToInt(Group::attachments).sum();
@@ -97,9 +92,16 @@ public record AttachedArray(
         } else if (Double.isNaN(site.sds())) {
             missing = "S_DS";
         }
-        Quake quake = missing.isEmpty()
-                ? quake(each, site, new LaidArray(job, layout, holdDown).kg() * Ballast.GRAVITY, tables)
-                : null;
+        Quake quake = null;
+        if (missing.isEmpty()) {
+            ComponentForce force = ComponentForce.of(
+                    site.sds(),
+                    site.riskCategory(),
+                    new LaidArray(job, layout, holdDown).kg() * Ballast.GRAVITY,
+                    tables.seismic());
+            quake = new Quake(
+                    force, Limits.ceil(force.allowableN() / each.shear().si()));
+        }
         return new AttachedArray(each, groups, press, quake, missing);
     }
 
@@ -174,25 +176,5 @@ public record AttachedArray(
 
     private static int last(HoldDown.Position p) {
         return p.shares().get(p.shares().size() - 1).module();
-    }
-
-    private static Quake quake(ArrayChoice.Attachments each, Site.AsceSite site, double weightN, CodeTables tables) {
-        double sds = site.sds();
-        double ip = tables.seismic().value("component_importance_" + site.riskCategory());
-        double ap = tables.seismic().value("attached_ap");
-        double rp = tables.seismic().value("attached_rp");
-        double basic = 0.4 * ap * sds * weightN / (rp / ip) * (1 + 2); // z = h
-        double least = tables.seismic().value("attached_least") * sds * ip * weightN;
-        double most = tables.seismic().value("attached_most") * sds * ip * weightN;
-        double force = Math.min(most, Math.max(least, basic));
-        String rule = force == basic ? "13.3-1" : force == least ? "13.3-3, the least" : "13.3-2, the most";
-        double allowable = tables.seismic().value("attached_asd") * force;
-        return new Quake(
-                weightN,
-                ip,
-                force,
-                "Eq. " + rule,
-                allowable,
-                Limits.ceil(allowable / each.shear().si()));
     }
 }

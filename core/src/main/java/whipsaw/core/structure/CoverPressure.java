@@ -3,7 +3,6 @@ package whipsaw.core.structure;
 import java.util.Map;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.data.CsvRows;
-import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.Job;
@@ -16,7 +15,7 @@ import whipsaw.core.job.Job;
  * @param massKg of it
  * @param areaM2 of a foot, or of the plate under it; NaN while the foot is not known
  * @param plate whether a plate spreads it
- * @param lastingPa from module, racking and blocks; NaN while the foot is not known
+ * @param load from module, racking and blocks; NaN while the foot is not known
  * @param coolMostPa by the maker; NaN when not known
  * @param hotMostPa the same in summer heat; NaN when not known
  * @param softens whether the heat counts
@@ -27,7 +26,7 @@ public record CoverPressure(
         double massKg,
         double areaM2,
         boolean plate,
-        double lastingPa,
+        FootLoad load,
         double coolMostPa,
         double hotMostPa,
         boolean softens,
@@ -66,11 +65,16 @@ public record CoverPressure(
                 kg[worst],
                 area,
                 plate,
-                kg[worst] * Ballast.GRAVITY / FootPressure.FEET / area,
+                FootLoad.of(kg[worst], area),
                 cool,
                 hot,
                 softens || !Double.isNaN(hot),
                 found ? "found to go soft in summer heat" : rule == null ? "entered" : rule.get("reason"));
+    }
+
+    /** What lasts under a foot. */
+    public double lastingPa() {
+        return load.pa();
     }
 
     /** What may act for good: the lower one where the covering softens; NaN when not known. */
@@ -80,6 +84,6 @@ public record CoverPressure(
 
     /** NaN when something is not known. */
     public double utilisation() {
-        return lastingPa / mostPa();
+        return lastingPa() / mostPa();
     }
 }

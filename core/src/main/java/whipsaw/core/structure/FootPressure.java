@@ -16,7 +16,7 @@ import whipsaw.core.table.MemberTables;
  * board over the insulation would spread it and is not counted.
  *
  * @param module number of the heaviest
- * @param lastingPa from module, racking and blocks
+ * @param load from module, racking and blocks
  * @param withSnowPa with the even snow on the module
  * @param withWindPa with wind pressing on the module, and snow with it where a combination has both; NaN when the
  *     pressure is not known
@@ -29,7 +29,7 @@ public record FootPressure(
         String module,
         double massKg,
         double areaM2,
-        double lastingPa,
+        FootLoad load,
         double withSnowPa,
         double withWindPa,
         String windCombination,
@@ -58,7 +58,7 @@ public record FootPressure(
         }
         double area = job.array().tray().footLength().si()
                 * job.array().tray().footWidth().si();
-        double lasting = kg[worst] * Ballast.GRAVITY / FEET / area;
+        FootLoad lasting = FootLoad.of(kg[worst], area);
         double snow = site.snow() == null
                 ? Double.NaN
                 : site.snow().roofPa() * layout.alongM() * layout.depthM() / FEET / area;
@@ -71,7 +71,7 @@ public record FootPressure(
                 kg[worst],
                 area,
                 lasting,
-                lasting + snow,
+                lasting.pa() + snow,
                 wind.newton() / area,
                 wind.combination(),
                 strength,
@@ -98,6 +98,11 @@ public record FootPressure(
         return worst;
     }
 
+    /** What lasts. */
+    public double lastingPa() {
+        return load.pa();
+    }
+
     /** The larger of snow and wind with what lasts. */
     public double shortPa() {
         return Math.max(withSnowPa, withWindPa);
@@ -105,6 +110,6 @@ public record FootPressure(
 
     /** The largest share of what the insulation takes; NaN when something is not known. */
     public double utilisation() {
-        return Math.max(lastingPa / lastingMostPa, shortPa() / withSnowMostPa);
+        return Math.max(lastingPa() / lastingMostPa, shortPa() / withSnowMostPa);
     }
 }

@@ -2,6 +2,8 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
@@ -39,6 +41,7 @@ final class MemberLoads {
     private final double smallRatio;
     private final List<MemberTables.Combination> strength;
     private final List<MemberTables.Combination> allowable;
+    private final Map<Beside, List<MemberCapacity>> capacities = new ConcurrentHashMap<>();
     private final List<MemberTables.Combination> service;
 
     /**
@@ -106,6 +109,20 @@ final class MemberLoads {
                 .filter(c -> c.gravity() || down != null)
                 .filter(c -> c.live() == 0 || livePa > 0 || forAWhile)
                 .toList();
+    }
+
+    /** Members of one type side by side. */
+    private record Beside(MemberType type, int count) {}
+
+    /** What a section takes under every combination for strength, in their order; empty of a load table. */
+    private List<MemberCapacity> capacities(MemberType type, int count) {
+        return capacities.computeIfAbsent(
+                new Beside(type, count),
+                b -> Section.of(type) == null
+                        ? List.of()
+                        : strength.stream()
+                                .map(c -> MemberCapacity.of(type, family, c.duration(), count, tables))
+                                .toList());
     }
 
     /** Whether load tables say anything under the combinations of the job: they state allowable loads. */
@@ -332,7 +349,9 @@ final class MemberLoads {
         Section section = Section.of(type);
         MemberState.Part end = null;
         double mostBearing = bearing == null ? Double.NaN : bearing.si() * count;
-        for (MemberTables.Combination c : strength) {
+        List<MemberCapacity> capacity = capacities(type, count);
+        for (int i = 0; i < strength.size(); i++) {
+            MemberTables.Combination c = strength.get(i);
             Beam.Effect e = Beam.of(spanM, loads.all(c, 0));
             end = larger(end, new MemberState.Part(e.shearN(), mostBearing, c.name()));
             double mostMoment;
@@ -343,12 +362,8 @@ final class MemberLoads {
                 mostMoment = perMetre * spanM * spanM / 8;
                 mostShear = perMetre * spanM / 2;
             } else {
-                MemberTables.Resistance r = tables.resistance(family, type.material(), c.duration());
-                double fv = type.shear() == null
-                        ? type.strength().si()
-                        : type.shear().si();
-                mostMoment = type.strength().si() * r.bending() * section.modulusM3() * count;
-                mostShear = fv * r.shear() * section.shearM2() * count;
+                mostMoment = capacity.get(i).momentNm();
+                mostShear = capacity.get(i).shearN();
             }
             moment = larger(moment, new MemberState.Part(Math.abs(e.momentNm()), mostMoment, c.name()));
             shear = larger(shear, new MemberState.Part(e.shearN(), mostShear, c.name()));

@@ -85,6 +85,11 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             double increase,
             boolean bySmallIncrease,
             MemberUplift uplift) {
+        /** Members side by side. */
+        public int count() {
+            return strengthened.contains("doubled") ? 2 : 1;
+        }
+
         public boolean ok() {
             return after.ok() || bySmallIncrease;
         }

@@ -2,6 +2,7 @@ package whipsaw.core.structure;
 
 import java.util.ArrayList;
 import java.util.List;
+import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.job.Structure;
 import whipsaw.core.table.MemberTables;
@@ -33,15 +34,11 @@ final class UpliftLoads {
         // allowable end uplift is an allowable load in ASCE 7, whatever the sections go by
         Lifts ends = lifts(line, alongX, spanM, area, tables.uplift(MemberTables.allowable(family)));
         Structure.Members set = line.set();
-        Section section = Section.of(set.type());
-        double limit = section == null
+        double limit = set.type().shape() == MemberType.Shape.TABLE
                 ? Double.NaN
-                : set.type().strength().si()
-                        * tables.resistance(family, set.type().material(), combination.duration())
-                                .bending()
-                        * section.modulusM3()
-                        * count
-                        * set.freeFlange();
+                : MemberCapacity.of(set.type(), family, combination.duration(), count, tables)
+                        .free(set.freeFlange())
+                        .si("M_U");
         return new MemberUplift(
                 Math.max(0, lifts.bare().momentNm()),
                 Math.max(0, lifts.with().momentNm()),

@@ -18,6 +18,7 @@ public enum Dimension {
     MASS(Quantity.MASS, Unit.POUND, Unit.KILOGRAM),
     FORCE(Quantity.FORCE, Unit.POUND_FORCE, Unit.KILONEWTON),
     PART_FORCE(Quantity.FORCE, Unit.POUND_FORCE, Unit.NEWTON),
+    MOMENT(Quantity.MOMENT, Unit.POUND_FORCE_FOOT, Unit.KILONEWTON_METRE),
     SPEED(Quantity.SPEED, Unit.MILE_PER_HOUR, Unit.METRE_PER_SECOND),
     ANGLE(Quantity.ANGLE, Unit.DEGREE, Unit.DEGREE),
     TEMPERATURE(Quantity.TEMPERATURE, Unit.FAHRENHEIT, Unit.CELSIUS),

@@ -9,6 +9,7 @@ public enum Quantity {
     PRESSURE("Pa"),
     MASS("kg"),
     FORCE("N"),
+    MOMENT("Nm"),
     LINE_LOAD("N_per_m"),
     SECTION_MODULUS("m3"),
     SECOND_MOMENT("m4"),

@@ -71,10 +71,10 @@ public final class Show {
     private static int decimals(Unit unit) {
         return switch (unit) {
             case MILLIMETRE, VOLT, WATT -> 0;
-            case METRE, KILONEWTON, KILONEWTON_PER_METRE, PER_CENT -> 2;
+            case METRE, KILONEWTON, KILONEWTON_METRE, KILONEWTON_PER_METRE, PER_CENT -> 2;
             case PER_CENT_PER_CELSIUS, KILOPASCAL, ONE -> 3;
             case SQUARE_METRE -> 1;
-            case SQUARE_FOOT, POUND, POUND_FORCE -> 0;
+            case SQUARE_FOOT, POUND, POUND_FORCE, POUND_FORCE_FOOT -> 0;
             default -> 1;
         };
     }
@@ -102,12 +102,5 @@ public final class Show {
         }
         String part = rest + "/" + below;
         return sign + (whole == 0 ? part : whole + " " + part);
-    }
-
-    /** A bending moment in both systems. */
-    public static String moment(UnitSystem units, double newtonMetre) {
-        String us = number(newtonMetre / (Unit.FOOT.toSi(1) * Unit.POUND_FORCE.toSi(1)), 0) + " lbf·ft";
-        String metric = number(newtonMetre / 1000, 2) + " kNm";
-        return units == UnitSystem.US ? us + " [" + metric + "]" : metric + " [" + us + "]";
     }
 }

@@ -58,6 +58,9 @@ public enum Unit {
     KILONEWTON(Quantity.FORCE, "kN", "1000", "kn"),
     POUND_FORCE(Quantity.FORCE, "lbf", "4.4482216152605", "lbf", "lb", "lbs"),
 
+    KILONEWTON_METRE(Quantity.MOMENT, "kNm", "1000", "knm", "kn m", "kn·m"),
+    POUND_FORCE_FOOT(Quantity.MOMENT, "lbf·ft", "1.3558179483314004", "lbf·ft", "lbf ft", "lb-ft", "ft-lb"),
+
     METRE_PER_SECOND(Quantity.SPEED, "m/s", "1", "m/s", "mps"),
     MILE_PER_HOUR(Quantity.SPEED, "mph", "0.44704", "mph", "mi/h"),
     KILOMETRE_PER_HOUR(Quantity.SPEED, "km/h", "0.27777777777777777778", "km/h", "kph", "kmh"),
@@ -115,6 +118,7 @@ public enum Unit {
             INCH_TO_THE_FOURTH,
             POUND,
             POUND_FORCE,
+            POUND_FORCE_FOOT,
             MILE_PER_HOUR,
             FAHRENHEIT);
 

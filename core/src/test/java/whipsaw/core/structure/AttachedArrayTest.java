@@ -93,8 +93,8 @@ class AttachedArrayTest {
         AttachedArray.Quake q = d.attached().quake();
         double weight = d.loads().totalKg() * Ballast.GRAVITY;
         // 0.4 x 1 x 0.5 / 1.5 x 3 = 0.4 of the weight, between 0.15 and 0.8 of it
-        assertThat(q.forceN()).isCloseTo(0.4 * weight, within(1e-6));
-        assertThat(q.attachments()).isEqualTo((int) Math.ceil(0.7 * q.forceN() / 3000));
+        assertThat(q.force().strengthN()).isCloseTo(0.4 * weight, within(1e-6));
+        assertThat(q.attachments()).isEqualTo((int) Math.ceil(0.7 * q.force().strengthN() / 3000));
         assertThat(d.attached().needed()).isEqualTo(Math.max(d.attached().byWind(), q.attachments()));
         assertThat(d.seismic()).isNull();
         assertThat(check(d, "ballast.position")).isNull();
@@ -103,7 +103,7 @@ class AttachedArrayTest {
         assertThat(c.demand()).contains("presses down");
         assertThat(d.exitCode()).isNotZero();
         assertThat(new Figures(d, Jobs.SOLVER.tables()).working(c.figure()).toString())
-                .contains("linear interaction", "13.3.1");
+                .contains("linear interaction", "Eq. 13.3-1");
         assertThat(check(design(0, "site.sds", null), "array.attachments").verdict())
                 .isEqualTo(Verdict.NOT_ESTABLISHED);
     }
@@ -132,11 +132,11 @@ class AttachedArrayTest {
                                 .mapToDouble(AttachedArray.Group::tensionN)
                                 .sum(),
                         within(1e-6));
-        assertThat(strength.attached().quake().allowableN())
-                .isCloseTo(0.7 * strength.attached().quake().forceN(), within(1e-6));
+        assertThat(strength.attached().quake().force().allowableN())
+                .isCloseTo(0.7 * strength.attached().quake().force().strengthN(), within(1e-6));
         Design four = design(0, "site.riskCategory", "IV");
-        assertThat(four.attached().quake().forceN())
-                .isCloseTo(1.5 * allowable.attached().quake().forceN(), within(1e-6));
+        assertThat(four.attached().quake().force().strengthN())
+                .isCloseTo(1.5 * allowable.attached().quake().force().strengthN(), within(1e-6));
     }
 
     /** Attachments in some bays say nothing of positions that lack weight elsewhere. */

@@ -1,0 +1,40 @@
+package whipsaw.app;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** One real browser for all tests of a process; every page of it has cookies and memory of its own. */
+final class TestBrowser {
+    private static Browser browser;
+
+    private TestBrowser() {}
+
+    static Browser get() {
+        if (browser == null) {
+            // a busy machine answers late; a test waits for what it wants and not for a time
+            PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
+            Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+        }
+        return browser;
+    }
+
+    /** Closes what tests left open. */
+    static void closePages() {
+        if (browser != null) {
+            browser.contexts().forEach(BrowserContext::close);
+        }
+    }
+}

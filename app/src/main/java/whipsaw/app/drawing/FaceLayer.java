@@ -30,9 +30,7 @@ final class FaceLayer {
         this.svg = svg;
         this.textM = textM;
         this.units = design.job().project().units();
-        this.sheets = design.plan().faces().faces().stream()
-                .map(face -> SheetLines.of(face, design.job().roof().fabric()))
-                .toList();
+        this.sheets = design.taken().sheets();
     }
 
     private static int ribStep(SheetLines lines) {

@@ -23,8 +23,7 @@ final class SightInSection {
 
     static void draw(Design design, CutLine cut, Svg svg, double textM, double topM) {
         SightInSection drawing = new SightInSection(cut, svg, textM);
-        for (SightLines.View view :
-                SightLines.of(design.job(), design.plan(), design.layout()).views()) {
+        for (SightLines.View view : design.sight().views()) {
             for (SightLines.Over over : view.over()) {
                 RoofPlan.Edge edge = design.plan().edges().get(over.edge() - 1);
                 drawing.line(edge, over, view.viewer().name(), topM);

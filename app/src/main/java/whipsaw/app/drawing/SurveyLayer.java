@@ -144,8 +144,7 @@ final class SurveyLayer {
         svg.open("g", "class=\"layer-seen\"");
         svg.raw("<defs><pattern id=\"seen-hatch\" width=\"60\" height=\"60\" patternUnits=\"userSpaceOnUse\""
                 + " patternTransform=\"rotate(30)\"><path class=\"seenline\" d=\"M0 0V60\"/></pattern></defs>");
-        for (SightLines.View view :
-                SightLines.of(design.job(), design.plan(), design.layout()).views()) {
+        for (SightLines.View view : design.sight().views()) {
             for (int i = 0; i < view.visible().getNumGeometries(); i++) {
                 if (view.visible().getGeometryN(i) instanceof Polygon p && !p.isEmpty()) {
                     svg.path("class=\"seenzone\" fill=\"url(#seen-hatch)\"", ring(p));

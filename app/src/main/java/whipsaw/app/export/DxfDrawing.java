@@ -226,7 +226,8 @@ public final class DxfDrawing {
 
     /** Faces of a pitched roof with ridges, hips, valleys and eaves, ribs or seams, purlins and lines of screws. */
     private void faces() {
-        for (RoofFace face : design.plan().faces().faces()) {
+        for (int i = 0; i < design.taken().sheets().size(); i++) {
+            RoofFace face = design.plan().faces().faces().get(i);
             outline("FACES", face.plan());
             Coordinate at = face.plan().getInteriorPoint().getCoordinate();
             text("FACES", at, textM, "face " + face.number() + ", " + Show.number(face.slopeDeg(), 1) + " deg");
@@ -234,7 +235,7 @@ public final class DxfDrawing {
                     "FALL",
                     List.of(at, new Coordinate(at.x - face.upX() * textM * 3, at.y - face.upY() * textM * 3)),
                     false);
-            SheetLines lines = SheetLines.of(face, design.job().roof().fabric());
+            SheetLines lines = design.taken().sheets().get(i);
             pieces("RIBS", lines.ribs());
             pieces("PURLINS", lines.purlins());
             pieces("SCREW-LINES", lines.screws());

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.job.JobService;
@@ -17,6 +18,7 @@ import whipsaw.app.print.JobSheet;
 import whipsaw.app.table.CodeTableService;
 
 /** What the server answers: pages, files, and bad requests. */
+@OwnServer
 class PagesTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
 

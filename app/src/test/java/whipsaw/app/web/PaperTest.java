@@ -14,10 +14,12 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.drawing.PaperSize;
 
 /** What the server makes as PDF is what the browser prints. */
+@OwnServer
 class PaperTest extends ServedTest {
     private static final double POINT_MM = 25.4 / 72;
 

@@ -12,11 +12,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.print.CsvCell;
 import whipsaw.app.store.Json;
 
 /** What other sites, odd files and odd names must not be able to do. */
+@OwnServer
 class SecurityTest extends ServedTest {
     private static final String JOB = "/jobs/milepost-hall";
     private static final String EDIT =

@@ -7,12 +7,14 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import whipsaw.app.OwnServer;
 import whipsaw.app.ServedTest;
 import whipsaw.app.job.JobService;
 import whipsaw.app.store.Json;
 import whipsaw.core.job.DocumentPatch;
 
 /** Asked for in the words of the trade, over the wire: what comes back, and what is refused. */
+@OwnServer
 class WorkOutTest extends ServedTest {
     private static final String HALL = "/jobs/milepost-hall/work-out";
     private static final String DEPOT = "/jobs/tannerby-bus-depot";

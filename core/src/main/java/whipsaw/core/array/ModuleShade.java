@@ -33,6 +33,8 @@ public final class ModuleShade {
     /** Found when first asked for: the check, the page and the schedules all want it. */
     private volatile int[] instants;
 
+    private volatile List<Hour> window;
+
     /** What throws a shadow: vertical walls from the roof up. */
     private record Caster(Thing thing, Coordinate[] ring, double heightM) {}
 
@@ -144,6 +146,15 @@ public final class ModuleShade {
 
     /** Every half hour of the window on the shortest day, its ends included. */
     public List<Hour> inWindow() {
+        List<Hour> known = window;
+        if (known == null) {
+            known = windowHours();
+            window = known;
+        }
+        return known;
+    }
+
+    private List<Hour> windowHours() {
         int day = SolarTime.shortestDay(job.site().latitude().si());
         List<Hour> hours = new ArrayList<>();
         double from = job.array().windowFrom();

@@ -24,7 +24,9 @@ import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.RowSnow;
+import whipsaw.core.structure.SetDowns;
 import whipsaw.core.structure.SnowOnRun;
+import whipsaw.core.survey.SightLines;
 import whipsaw.core.table.CodeTables;
 
 /**
@@ -200,11 +202,26 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
 
     /** Pressure of feet on the covering itself; null where it is not asked. */
     public CoverPressure cover() {
-        return CoverPressure.of(job(), layout(), holdDown());
+        return array.cover();
     }
 
     /** How deep snow lies on the AC run; null where that is not known. */
     public SnowOnRun snowOnRun() {
-        return SnowOnRun.of(job(), plan(), site(), roof.rowSnow());
+        return array.snowOnRun();
+    }
+
+    /** Who sees modules of the array from the ground. */
+    public SightLines sight() {
+        return array.sight();
+    }
+
+    /** What the survey of the roof comes to. */
+    public RoofDesign.Taken taken() {
+        return roof.taken();
+    }
+
+    /** Stacks set down on the roof while building. */
+    public List<SetDowns.Stand> setDowns() {
+        return roof.setDowns();
     }
 }

@@ -108,7 +108,7 @@ final class DesignChecks {
             return;
         }
         Outline.Taped taped = (Outline.Taped) design.job().roof().outline();
-        SurveyReport report = design.plan().fit() == null ? null : SurveyReport.of(taped, units);
+        SurveyReport report = design.taken().tapes();
         double oneIn = tables.houseRule("tape_closes_one_in");
         double allowed = design.plan().tape().perimeterM() / oneIn;
         double gap = design.plan().tape().closureM();

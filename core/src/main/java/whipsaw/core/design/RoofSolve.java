@@ -20,12 +20,17 @@ import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.SiteActions;
 import whipsaw.core.structure.ArraySeismic;
 import whipsaw.core.structure.AttachedArray;
+import whipsaw.core.structure.CoverPressure;
 import whipsaw.core.structure.ExistingBuilding;
 import whipsaw.core.structure.FootPressure;
 import whipsaw.core.structure.RoofLoads;
 import whipsaw.core.structure.RoofMembers;
 import whipsaw.core.structure.RowSnow;
+import whipsaw.core.structure.SetDowns;
+import whipsaw.core.structure.SnowOnRun;
+import whipsaw.core.survey.SightLines;
 import whipsaw.core.table.CodeTables;
+import whipsaw.core.units.UnitSystem;
 
 /**
  * The stages of one roof and of the arrays on it: roof, site actions, layouts, hold-down, loads, members. What of a
@@ -115,10 +120,24 @@ final class RoofSolve {
         for (int i = 0; i < jobs.size(); i++) {
             arrays.add(array(i, plan, site, wind, laid));
         }
-        RoofMembers members = of(sameLaid, RoofDesign::members, () -> members(plan, site, wind, laid, arrays));
+        List<RowSnow> rows = arrays.stream()
+                .map(ArrayDesign::rowSnow)
+                .filter(Objects::nonNull)
+                .toList();
+        for (int i = 0; i < jobs.size(); i++) {
+            arrays.set(i, snowed(i, plan, site, arrays.get(i), rows));
+        }
+        RoofMembers members = of(sameLaid, RoofDesign::members, () -> members(plan, site, wind, laid, arrays, rows));
         ExistingBuilding existing =
                 of(sameLaid, RoofDesign::existing, () -> ExistingBuilding.of(any, plan, site, laid, loads));
-        return new RoofDesign(roof, plan, site, wind, loads, members, existing, arrays);
+        UnitSystem units = any.project().units();
+        RoofDesign.Taken taken = of(
+                sameRoof && units == before.arrays().get(0).job().project().units(),
+                RoofDesign::taken,
+                () -> RoofDesign.Taken.of(roof.roof(), plan, units));
+        List<SetDowns.Stand> setDowns =
+                of(sameRoof && sameSite, RoofDesign::setDowns, () -> SetDowns.of(any, plan, tables));
+        return new RoofDesign(roof, plan, site, wind, loads, members, existing, taken, setDowns, arrays);
     }
 
     private ArrayDesign array(int i, RoofPlan plan, SiteActions site, FaceWind wind, List<LaidArray> all) {
@@ -144,19 +163,43 @@ final class RoofSolve {
                 : null;
         FootPressure feet =
                 of(sameArrays, i, ArrayDesign::feet, () -> FootPressure.of(job, site, down, layout, holdDown, tables));
-        return new ArrayDesign(job, layout, shade, holdDown, down, rows, attached, seismic, feet);
+        CoverPressure cover = of(sameArrays, i, ArrayDesign::cover, () -> CoverPressure.of(job, layout, holdDown));
+        boolean seenAlike = sameArrays
+                && before.arrays()
+                        .get(i)
+                        .job()
+                        .survey()
+                        .viewers()
+                        .equals(job.survey().viewers());
+        SightLines sight = of(seenAlike, i, ArrayDesign::sight, () -> SightLines.of(job, plan, layout));
+        return new ArrayDesign(job, layout, shade, holdDown, down, rows, attached, seismic, feet, cover, null, sight);
+    }
+
+    /** The same with the snow on its run, which lies against the rows of all arrays. */
+    private ArrayDesign snowed(int i, RoofPlan plan, SiteActions site, ArrayDesign array, List<RowSnow> rows) {
+        boolean same = sameArrays
+                && before.arrays()
+                        .get(i)
+                        .job()
+                        .electrical()
+                        .run()
+                        .equals(array.job().electrical().run());
+        SnowOnRun run = of(same, i, ArrayDesign::snowOnRun, () -> SnowOnRun.of(array.job(), plan, site, rows));
+        return array.with(run);
     }
 
     private RoofMembers members(
-            RoofPlan plan, SiteActions site, FaceWind wind, List<LaidArray> laid, List<ArrayDesign> arrays) {
+            RoofPlan plan,
+            SiteActions site,
+            FaceWind wind,
+            List<LaidArray> laid,
+            List<ArrayDesign> arrays,
+            List<RowSnow> rows) {
         return RoofMembers.of(
                 any,
                 plan,
                 site,
-                arrays.stream()
-                        .map(ArrayDesign::rowSnow)
-                        .filter(Objects::nonNull)
-                        .toList(),
+                rows,
                 wind,
                 DownWind.together(
                         arrays.stream().map(ArrayDesign::downWind).toList(),

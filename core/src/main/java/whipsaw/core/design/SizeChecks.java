@@ -17,7 +17,7 @@ final class SizeChecks {
     private SizeChecks() {}
 
     static List<Check> of(Design design, CodeTables tables) {
-        SiteSizeReport report = SiteSizeReport.of(design.plan());
+        SiteSizeReport report = design.taken().sizes();
         if (report == null) {
             return List.of();
         }

@@ -69,7 +69,7 @@ final class StructureChecks {
         if (design.faceWind() != null && !members.sets().isEmpty()) {
             checks.add(unevenSnow(design));
         }
-        for (SetDowns.Stand stand : SetDowns.of(design.job(), design.plan(), tables)) {
+        for (SetDowns.Stand stand : design.setDowns()) {
             checks.add(setDown(design, stand));
         }
         for (Structure.Work work : design.job().roof().fabric().structure().works()) {

@@ -234,8 +234,9 @@ final class SurveyChecks {
     /** Purlin spacings that do not add up to the slope they lie on. */
     private void purlins() {
         double allowed = SurveyRules.value("purlins_agree");
-        for (RoofFace face : design.plan().faces().faces()) {
-            SheetLines lines = SheetLines.of(face, job.roof().fabric());
+        for (int i = 0; i < design.taken().sheets().size(); i++) {
+            RoofFace face = design.plan().faces().faces().get(i);
+            SheetLines lines = design.taken().sheets().get(i);
             if (lines.buildUp() == null || lines.buildUp().purlins() == null) {
                 continue;
             }
@@ -347,7 +348,7 @@ final class SurveyChecks {
                             : "draw it and ask the planners");
             return;
         }
-        SightLines lines = SightLines.of(job, design.plan(), design.layout());
+        SightLines lines = design.sight();
         List<Integer> seen = lines.seen();
         Place place = seen.isEmpty() ? null : new Place(Show.count(seen.size(), "module"), Place.Kind.MODULES, seen);
         checks.add(new Check(

@@ -85,7 +85,7 @@ final class SurveyWays {
     /** The outline and the places of things enlarged alike about the first corner, or walked by the tapes. */
     private static void sizes(Design design, List<Idea> ideas) {
         UnitSystem units = design.job().project().units();
-        SiteSizeReport report = SiteSizeReport.of(design.plan());
+        SiteSizeReport report = design.taken().sizes();
         List<Coordinate> corners =
                 design.plan().edges().stream().map(RoofPlan.Edge::from).toList();
         Coordinate fixed = corners.get(0);

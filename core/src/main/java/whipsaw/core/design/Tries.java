@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.BooleanSupplier;
 import whipsaw.core.check.Check;
 import whipsaw.core.design.WaysOut.Way;
@@ -23,10 +24,13 @@ final class Tries {
     private final Map<String, Object> document;
     private final List<Way> ways = new ArrayList<>();
     private final BooleanSupplier enough;
-    private boolean cut;
+    /** Changes that are yet to be tried, all at once. */
+    private final List<Offered> offered = new ArrayList<>();
+
+    private volatile boolean cut;
 
     /**
-     * @param enough whether to stop, asked before each try
+     * @param enough whether to stop, asked before each try, by any of those that try at once
      */
     Tries(Design design, Check check, Solver solver, BooleanSupplier enough) {
         this.enough = enough;
@@ -36,8 +40,21 @@ final class Tries {
         this.document = JobWriter.write(design.job());
     }
 
+    private record Offered(String kind, String words, List<Change> changes) {}
+
     void add(Way way) {
+        tryOffered();
         ways.add(way);
+    }
+
+    /** Tries what was offered on all cores; what improves the check is kept in the order in which it was offered. */
+    private void tryOffered() {
+        List<Offered> all = List.copyOf(offered);
+        offered.clear();
+        ways.addAll(all.parallelStream()
+                .map(o -> way(o.kind(), o.words(), o.changes()))
+                .filter(Objects::nonNull)
+                .toList());
     }
 
     /** Tables as the job reads them. */
@@ -47,6 +64,7 @@ final class Tries {
 
     /** What was kept so far. */
     List<Way> ways() {
+        tryOffered();
         return ways;
     }
 
@@ -66,8 +84,8 @@ final class Tries {
 
     /** The design after changes, or null when they are refused or it is enough. */
     private Design solved(List<Change> changes) {
-        cut |= enough.getAsBoolean();
-        if (cut) {
+        if (cut || enough.getAsBoolean()) {
+            cut = true;
             return null;
         }
         var reading = JobReader.read(DocumentPatch.apply(document, JobPaths.absolute(changes, design.job())), false);
@@ -116,11 +134,9 @@ final class Tries {
                 .toList();
     }
 
+    /** A change to be tried. */
     void offer(String kind, String words, List<Change> changes) {
-        Way way = way(kind, words, changes);
-        if (way != null) {
-            ways.add(way);
-        }
+        offered.add(new Offered(kind, words, changes));
     }
 
     static List<Change> set(Path<?> path, Object value) {

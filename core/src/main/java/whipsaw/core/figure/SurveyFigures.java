@@ -2,7 +2,6 @@ package whipsaw.core.figure;
 
 import whipsaw.core.check.Check;
 import whipsaw.core.design.Design;
-import whipsaw.core.job.Outline;
 import whipsaw.core.job.Survey;
 import whipsaw.core.roof.SiteSizeReport;
 import whipsaw.core.roof.SurveyReport;
@@ -22,7 +21,7 @@ final class SurveyFigures {
 
     /** Sizes taped on site beside those of the drawing; null where none were. */
     static Working sizes(Design design) {
-        SiteSizeReport report = SiteSizeReport.of(design.plan());
+        SiteSizeReport report = design.taken().sizes();
         if (report == null) {
             return null;
         }
@@ -83,8 +82,7 @@ final class SurveyFigures {
 
     static Working fit(Design design) {
         UnitSystem units = design.job().project().units();
-        SurveyReport report =
-                SurveyReport.of((Outline.Taped) design.job().roof().outline(), units);
+        SurveyReport report = design.taken().tapes();
         TapeFit fit = report.fit();
         TapeFit.Accuracy a = TapeFit.Accuracy.USUAL;
         String accuracy = Show.in(units, Dimension.PART_LENGTH, a.tapeM());
@@ -156,7 +154,7 @@ final class SurveyFigures {
     /** Every viewer's line over every parapet they look over. */
     static Working sight(Design design) {
         UnitSystem units = design.job().project().units();
-        SightLines lines = SightLines.of(design.job(), design.plan(), design.layout());
+        SightLines lines = design.sight();
         double high = design.layout().highEdgeM();
         Working.Builder w = Working.of(
                 "survey.sight",

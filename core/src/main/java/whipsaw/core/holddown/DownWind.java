@@ -1,6 +1,5 @@
 package whipsaw.core.holddown;
 
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -194,11 +193,11 @@ public final class DownWind {
         double panel = job.array().module().areaM2()
                 * Math.cos(Math.toRadians(job.array().tilt().si()));
         double inPlan = panel / (layout.alongM() * layout.depthM());
-        Map<String, Map<Double, Double>> known = new HashMap<>();
+        Map<String, Map<Double, Double>> known = new ConcurrentHashMap<>();
         return (module, area) -> {
             HoldDown.Demand demand = holdDown.demands().get(module);
             double over = Math.max(area, demand.pressure().effectiveAreaM2());
-            return known.computeIfAbsent(demand.zone(), zone -> new HashMap<>())
+            return known.computeIfAbsent(demand.zone(), zone -> new ConcurrentHashMap<>())
                     .computeIfAbsent(
                             over,
                             a -> inPlan

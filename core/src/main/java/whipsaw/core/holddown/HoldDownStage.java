@@ -26,7 +26,10 @@ public final class HoldDownStage {
     private final UpliftFloor floor;
     private final List<String> missing;
     private final List<String> outside;
-    private final Map<String, PanelPressure> pressures = new HashMap<>();
+    /** What a pressure is found for. */
+    private record Setting(String zone, boolean atEdge, double areaM2) {}
+
+    private final Map<Setting, PanelPressure> pressures = new HashMap<>();
     private final Map<List<Double>, Ballast> ballasts = new HashMap<>();
     private final Ballast.Hold hold;
     private final Ballast.Hold attached;
@@ -133,7 +136,7 @@ public final class HoldDownStage {
                 exposed, fromRowEnd, job.array().module().width().si());
         double area = effectiveAreaM2(joined);
         PanelPressure pressure = pressures.computeIfAbsent(
-                zone + edgeFactor + area,
+                new Setting(zone, edgeFactor, area),
                 key -> missing.isEmpty() && outside.isEmpty()
                         ? floor.raised(method.pressure(zone, edgeFactor, area), edgeFactor)
                         : new PanelPressure.Unknown(zone, job.array().tilt().si(), area));

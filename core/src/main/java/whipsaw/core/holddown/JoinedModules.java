@@ -1,7 +1,6 @@
 package whipsaw.core.holddown;
 
-import java.util.HashMap;
-import java.util.Map;
+import java.util.Arrays;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 
@@ -10,6 +9,8 @@ import whipsaw.core.catalogue.TraySystem;
  * them.
  */
 public final class JoinedModules {
+    private static final int NONE = -1;
+
     private final int[] parent;
     private final int[] count;
 
@@ -21,21 +22,24 @@ public final class JoinedModules {
             parent[i] = i;
             count[i] = 1;
         }
-        Map<Long, Integer> byPlace = new HashMap<>();
-        for (ArrayLayout.Module m : layout.modules()) {
-            byPlace.put(place(m.row(), m.column()), m.index());
+        int columns = layout.modules().stream()
+                .mapToInt(ArrayLayout.Module::column)
+                .max()
+                .orElse(0);
+        int[][] byPlace = new int[layout.lastRow() + 2][columns + 2];
+        for (int[] row : byPlace) {
+            Arrays.fill(row, NONE);
         }
         for (ArrayLayout.Module m : layout.modules()) {
-            join(m.index(), byPlace.get(place(m.row(), m.column() + 1)));
+            byPlace[m.row()][m.column()] = m.index();
+        }
+        for (ArrayLayout.Module m : layout.modules()) {
+            join(m.index(), byPlace[m.row()][m.column() + 1]);
             boolean ridge = tray.pairs() && !layout.looksBack(m.row());
             if (ridge || (tray.linksRows() && !layout.walkwaysAfter().contains(m.row()))) {
-                join(m.index(), byPlace.get(place(m.row() + 1, m.column())));
+                join(m.index(), byPlace[m.row() + 1][m.column()]);
             }
         }
-    }
-
-    private static long place(int row, int column) {
-        return ((long) row << 32) | column;
     }
 
     private int root(int i) {
@@ -47,8 +51,8 @@ public final class JoinedModules {
         return r;
     }
 
-    private void join(int a, Integer b) {
-        if (b == null) {
+    private void join(int a, int b) {
+        if (b == NONE) {
             return;
         }
         int ra = root(a);

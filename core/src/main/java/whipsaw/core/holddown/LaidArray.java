@@ -17,7 +17,10 @@ public record LaidArray(Job job, ArrayLayout layout, HoldDown holdDown) {
         double[] kg = new double[layout.modules().size()];
         Arrays.fill(kg, moduleKg() + rackingKg());
         for (HoldDown.Position p : holdDown.positions()) {
-            double parts = p.shares().stream().mapToDouble(HoldDown.Share::part).sum();
+            double parts = 0;
+            for (HoldDown.Share share : p.shares()) {
+                parts += share.part();
+            }
             for (HoldDown.Share share : p.shares()) {
                 kg[share.module()] += p.ballast().placedKg() * share.part() / parts;
             }

@@ -2,6 +2,7 @@ package whipsaw.core.structure;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import whipsaw.core.job.Structure;
 import whipsaw.core.structure.RoofMembers.Foot;
 
@@ -22,39 +23,46 @@ final class DeckLoads {
      * feet and drifted snow together load most is looked at, and the one under the deepest drift.
      */
     DeckSpan worst(List<MemberLines.Strip> strips) {
-        DeckSpan worst = null;
-        for (MemberLines.Strip strip : strips) {
-            List<Foot> there = feet.stream()
-                    .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
-                    .sorted(Comparator.comparingDouble(f -> across(strip, f)))
-                    .toList();
-            int next = 0;
-            for (int i = 1; i < strip.lines().size(); i++) {
-                MemberLines.Line a = strip.lines().get(i - 1);
-                MemberLines.Line b = strip.lines().get(i);
-                while (next < there.size() && across(strip, there.get(next)) <= a.atM()) {
-                    next++;
-                }
-                int end = next;
-                while (end < there.size() && across(strip, there.get(end)) < b.atM()) {
-                    end++;
-                }
-                if (b.lowM() <= a.highM() + 1e-6
-                        && b.atM() - a.atM() > deck.width().si() / 4) {
-                    worst = worse(worst, gap(strip, a, b, there.subList(next, end)));
-                }
-                next = end;
+        return strips.parallelStream()
+                .map(this::worst)
+                .filter(Objects::nonNull)
+                .reduce(DeckLoads::worse)
+                .map(this::before)
+                .orElse(null);
+    }
+
+    /** The worst of the gaps between members of a strip. */
+    private Loaded worst(MemberLines.Strip strip) {
+        Loaded worst = null;
+        List<Foot> there = feet.stream()
+                .filter(f -> along(strip, f) >= strip.fromM() && along(strip, f) <= strip.toM())
+                .sorted(Comparator.comparingDouble(f -> across(strip, f)))
+                .toList();
+        int next = 0;
+        for (int i = 1; i < strip.lines().size(); i++) {
+            MemberLines.Line a = strip.lines().get(i - 1);
+            MemberLines.Line b = strip.lines().get(i);
+            while (next < there.size() && across(strip, there.get(next)) <= a.atM()) {
+                next++;
             }
+            int end = next;
+            while (end < there.size() && across(strip, there.get(end)) < b.atM()) {
+                end++;
+            }
+            if (b.lowM() <= a.highM() + 1e-6 && b.atM() - a.atM() > deck.width().si() / 4) {
+                worst = worse(worst, gap(strip, a, b, there.subList(next, end)));
+            }
+            next = end;
         }
         return worst;
     }
 
-    private static DeckSpan worse(DeckSpan a, DeckSpan b) {
+    private static Loaded worse(Loaded a, Loaded b) {
         return a == null || b.after().utilisation() > a.after().utilisation() ? b : a;
     }
 
     /** @param feet between the two members */
-    private DeckSpan gap(MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> feet) {
+    private Loaded gap(MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> feet) {
         double width = deck.width().si();
         double span = b.atM() - a.atM();
         List<Foot> there = feet.stream()
@@ -73,7 +81,7 @@ final class DeckLoads {
                 at = place;
             }
         }
-        DeckSpan worst = strip(strip, a, b, there, at);
+        Loaded worst = strip(strip, a, b, there, at);
         int last = 0;
         double weight = 0;
         double best = Double.NaN;
@@ -108,8 +116,7 @@ final class DeckLoads {
     }
 
     /** One strip of deck as a member across a gap, with the feet on it. */
-    private DeckSpan strip(
-            MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> there, double at) {
+    private Loaded strip(MemberLines.Strip strip, MemberLines.Line a, MemberLines.Line b, List<Foot> there, double at) {
         double half = deck.width().si() / 2;
         MemberLines.Line line =
                 new MemberLines.Line(a.set(), a.number(), a.bay(), at, a.atM(), b.atM(), at - half, at + half, false);
@@ -119,21 +126,36 @@ final class DeckLoads {
                 standing.add(across(strip, f) - a.atM(), f, 1);
             }
         }
-        double span = line.spanM();
-        MemberState before = loads.state(
-                deck.type(),
-                null,
-                line,
-                new MemberLoads.Standing(),
-                loads.drifted(line, !strip.alongX(), false),
-                0,
-                span,
-                1);
-        MemberState after =
-                loads.state(deck.type(), null, line, standing, loads.drifted(line, !strip.alongX(), true), 0, span, 1);
-        double newton =
-                standing.weights().stream().mapToDouble(Beam.Load::newton).sum();
+        List<Beam.Load> drift = loads.drifted(line, !strip.alongX(), true);
+        MemberState after = loads.state(deck.type(), null, loads.span(line, standing, drift, 0, line.spanM()), 1);
+        return new Loaded(strip, b.number(), line, standing, after);
+    }
+
+    /** A strip with what it carries. */
+    private record Loaded(
+            MemberLines.Strip strip,
+            String to,
+            MemberLines.Line line,
+            MemberLoads.Standing standing,
+            MemberState after) {}
+
+    /** The same with what it carried before. */
+    private DeckSpan before(Loaded worst) {
+        MemberLines.Line line = worst.line();
+        List<Beam.Load> bare = loads.drifted(line, !worst.strip().alongX(), false);
+        MemberState before =
+                loads.state(deck.type(), null, loads.span(line, new MemberLoads.Standing(), bare, 0, line.spanM()), 1);
+        List<Beam.Load> weights = worst.standing().weights();
+        double newton = weights.stream().mapToDouble(Beam.Load::newton).sum();
         return new DeckSpan(
-                a.number(), b.number(), a.bay(), at, span, standing.weights().size(), newton, before, after);
+                line.number(),
+                worst.to(),
+                line.bay(),
+                line.atM(),
+                line.spanM(),
+                weights.size(),
+                newton,
+                before,
+                worst.after());
     }
 }

@@ -87,10 +87,11 @@ public record FootPressure(
         String family = MemberTables.allowable(job.site().code().combinations());
         double plan = layout.alongM() * layout.depthM();
         Windy worst = new Windy(down.known() && site.snow() != null ? 0 : Double.NaN, "");
+        double snowPa = site.snow() == null ? Double.NaN : site.snow().roofPa();
+        double module = job.array().module().areaM2();
         for (MemberTables.Combination c : tables.members().combinations(family, !family.equals("en"))) {
             for (int i = 0; i < kg.length && !c.gravity() && !Double.isNaN(worst.newton()); i++) {
-                double pa = c.snow() * site.snow().roofPa()
-                        + c.wind() * down.modulePa(i, job.array().module().areaM2());
+                double pa = c.snow() * snowPa + c.wind() * down.modulePa(i, module);
                 double newton = (c.dead() * kg[i] * Ballast.GRAVITY + pa * plan) / FEET;
                 worst = newton > worst.newton() ? new Windy(newton, c.name()) : worst;
             }

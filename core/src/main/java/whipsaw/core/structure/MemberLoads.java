@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Predicate;
 import whipsaw.core.catalogue.MemberType;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
@@ -154,6 +155,12 @@ final class MemberLoads {
     }
 
     List<Member> members(RoofPlan plan, Structure structure, MemberLines.Strip strip) {
+        return members(plan, structure, strip, line -> true);
+    }
+
+    /** Those of a strip that are looked at. */
+    List<Member> members(
+            RoofPlan plan, Structure structure, MemberLines.Strip strip, Predicate<MemberLines.Line> lookedAt) {
         List<MemberLines.Line> lines = strip.lines();
         List<Standing> standing = new ArrayList<>();
         lines.forEach(l -> standing.add(new Standing()));
@@ -166,7 +173,7 @@ final class MemberLoads {
         }
         List<Member> members = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
-            if (forAWhile && standing.get(i).weights().isEmpty()) {
+            if (forAWhile && standing.get(i).weights().isEmpty() || !lookedAt.test(lines.get(i))) {
                 continue;
             }
             Structure.Members set = lines.get(i).set();
@@ -255,12 +262,15 @@ final class MemberLoads {
         List<Beam.Load> bare = drifted(line, alongX, false);
         List<Beam.Load> drift = rows.isEmpty() ? bare : drifted(line, alongX, true);
         double span = propped ? line.spanM() / 2 : line.spanM();
-        MemberState before = state(type, set.bearing(), line, new Standing(), bare, 0, line.spanM(), 1);
-        MemberState after = state(type, set.bearing(), line, standing, drift, 0, span, count);
+        SpanLoads bareSpan = span(line, new Standing(), bare, 0, line.spanM());
+        SpanLoads wholeSpan = span(line, standing, drift, 0, line.spanM());
+        MemberState before = state(type, set.bearing(), bareSpan, 1);
+        MemberState after =
+                state(type, set.bearing(), propped ? span(line, standing, drift, 0, span) : wholeSpan, count);
         if (propped) {
-            after = worse(after, state(type, set.bearing(), line, standing, drift, span, span, count));
+            after = worse(after, state(type, set.bearing(), span(line, standing, drift, span, span), count));
         }
-        double increase = increase(line, standing, bare, drift);
+        double increase = increase(bareSpan, wholeSpan);
         boolean small = smallIncrease && !after.ok() && Limits.atMost(increase, smallRatio);
         List<String> done = new ArrayList<>();
         if (doubled) {
@@ -285,23 +295,24 @@ final class MemberLoads {
                 standing.weights().size(),
                 arrayN,
                 driftN,
-                reactions(line, standing, drift),
+                reactions(line, wholeSpan),
                 increase,
                 small,
                 uplift == null ? null : uplift.of(line, alongX, span, count));
     }
 
+    SpanLoads span(MemberLines.Line line, Standing standing, List<Beam.Load> drift, double beginM, double spanM) {
+        return new SpanLoads(acting, line, standing, drift, beginM, spanM);
+    }
+
     /** The larger of moment and shear under gravity with the array over that without, loads as they are, on the whole span. */
-    private double increase(MemberLines.Line line, Standing standing, List<Beam.Load> bare, List<Beam.Load> drift) {
+    private double increase(SpanLoads bare, SpanLoads with) {
         double[] moment = new double[2];
         double[] shear = new double[2];
-        SpanLoads[] states = {
-            new SpanLoads(acting, line, new Standing(), bare, 0, line.spanM()),
-            new SpanLoads(acting, line, standing, drift, 0, line.spanM())
-        };
+        SpanLoads[] states = {bare, with};
         for (MemberTables.Combination c : service) {
             for (int i = 0; i < 2 && c.gravity(); i++) {
-                Beam.Effect e = Beam.of(line.spanM(), states[i].all(c, 0));
+                Beam.Effect e = states[i].effect(c);
                 moment[i] = Math.max(moment[i], Math.abs(e.momentNm()));
                 shear[i] = Math.max(shear[i], e.shearN());
             }
@@ -309,18 +320,18 @@ final class MemberLoads {
         return Math.max(moment[1] / moment[0], shear[1] / shear[0]);
     }
 
-    private RoofMembers.Reactions reactions(MemberLines.Line line, Standing standing, List<Beam.Load> drift) {
+    private RoofMembers.Reactions reactions(MemberLines.Line line, SpanLoads with) {
         double half = line.carriesM() * line.spanM() / 2;
-        Beam.Effect snowed = Beam.of(line.spanM(), drift);
-        Beam.Effect array = Beam.of(line.spanM(), standing.weights());
+        Beam.Part snowed = with.drifted();
+        Beam.Part array = with.weights();
         return new RoofMembers.Reactions(
                 deadPa * half,
                 snowPa * half,
                 livePa * half,
-                snowed.leftN(),
-                snowed.rightN(),
-                array.leftN(),
-                array.rightN());
+                snowed == null ? 0 : snowed.leftN(),
+                snowed == null ? 0 : snowed.rightN(),
+                array == null ? 0 : array.leftN(),
+                array == null ? 0 : array.rightN());
     }
 
     private static MemberState worse(MemberState a, MemberState b) {
@@ -329,19 +340,11 @@ final class MemberLoads {
 
     /**
      * @param bearing what one end may set down; null when not known
-     * @param beginM where the span begins on the line
+     * @param loads of the span
      * @param count members side by side
      */
-    MemberState state(
-            MemberType type,
-            Measure bearing,
-            MemberLines.Line line,
-            Standing standing,
-            List<Beam.Load> drift,
-            double beginM,
-            double spanM,
-            int count) {
-        SpanLoads loads = new SpanLoads(acting, line, standing, drift, beginM, spanM);
+    MemberState state(MemberType type, Measure bearing, SpanLoads loads, int count) {
+        double spanM = loads.spanM();
         MemberState.Part moment = null;
         MemberState.Part shear = null;
         MemberState.Part total = null;
@@ -352,7 +355,7 @@ final class MemberLoads {
         List<MemberCapacity> capacity = capacities(type, count);
         for (int i = 0; i < strength.size(); i++) {
             MemberTables.Combination c = strength.get(i);
-            Beam.Effect e = Beam.of(spanM, loads.all(c, 0));
+            Beam.Effect e = loads.effect(c);
             end = larger(end, new MemberState.Part(e.shearN(), mostBearing, c.name()));
             double mostMoment;
             double mostShear;
@@ -374,7 +377,7 @@ final class MemberLoads {
             if (section == null) {
                 // a load table states the variable load at its own limit of deflection
                 double allowed = LoadTable.variable(type, spanM) * count;
-                double acts = Beam.of(spanM, loads.variable(c)).momentNm() * 8 / (spanM * spanM);
+                double acts = loads.variable(c).momentNm() * 8 / (spanM * spanM);
                 total = new MemberState.Part(0, Double.NaN, c.name());
                 variable = larger(variable, new MemberState.Part(acts, allowed, c.name()));
             } else {
@@ -386,14 +389,14 @@ final class MemberLoads {
             }
         }
         return new MemberState(
-                moment, shear, allowable.equals(strength) ? end : end(mostBearing, loads, spanM), total, variable);
+                moment, shear, allowable.equals(strength) ? end : end(mostBearing, loads), total, variable);
     }
 
     /** What an end sets down: held against an allowable load, and so at that level in ASCE 7 whatever the sections go by. */
-    private MemberState.Part end(double most, SpanLoads loads, double spanM) {
+    private MemberState.Part end(double most, SpanLoads loads) {
         MemberState.Part end = null;
         for (MemberTables.Combination c : allowable) {
-            double newton = Beam.of(spanM, loads.all(c, 0)).shearN();
+            double newton = loads.effect(c).shearN();
             end = larger(end, new MemberState.Part(newton, most, c.name()));
         }
         return end;

@@ -149,12 +149,12 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 job.site().code().combinations());
         Map<String, List<Member>> bySet = new HashMap<>();
         List<MemberLines.Strip> strips = MemberLines.of(plan, structure);
-        for (MemberLines.Strip strip : strips) {
-            for (Member m : loads.members(plan, structure, strip)) {
-                bySet.computeIfAbsent(m.line().set().id(), k -> new ArrayList<>())
-                        .add(m);
-            }
-        }
+        strips.parallelStream()
+                .map(strip -> loads.members(plan, structure, strip))
+                .toList()
+                .forEach(all ->
+                        all.forEach(m -> bySet.computeIfAbsent(m.line().set().id(), k -> new ArrayList<>())
+                                .add(m)));
         List<Checked> sets = new ArrayList<>();
         Set<String> bays = plan.bays().stream().map(RoofPlan.Bay::name).collect(Collectors.toSet());
         for (Structure.Members set : structure.members()) {

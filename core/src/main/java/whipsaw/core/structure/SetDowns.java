@@ -121,27 +121,21 @@ public final class SetDowns {
                 structure, all, tables.members(), job.site().code().combinations());
         Member worst = null;
         for (MemberLines.Strip strip : strips) {
-            for (Member m : loads.members(plan, structure, strip)) {
-                Envelope carried = m.alongX()
-                        ? new Envelope(
-                                m.line().fromM(),
-                                m.line().toM(),
-                                m.line().lowM(),
-                                m.line().highM())
-                        : new Envelope(
-                                m.line().lowM(),
-                                m.line().highM(),
-                                m.line().fromM(),
-                                m.line().toM());
-                boolean here = carried.intersects(below);
-                if (here
-                        && (worst == null
-                                || m.after().utilisation() > worst.after().utilisation())) {
-                    worst = m;
-                }
+            for (Member m : loads.members(
+                    plan, structure, strip, line -> carried(strip, line).intersects(below))) {
+                boolean more =
+                        worst == null || m.after().utilisation() > worst.after().utilisation();
+                worst = more ? m : worst;
             }
         }
         return worst;
+    }
+
+    /** The roof a member carries. */
+    private static Envelope carried(MemberLines.Strip strip, MemberLines.Line line) {
+        return strip.alongX()
+                ? new Envelope(line.fromM(), line.toM(), line.lowM(), line.highM())
+                : new Envelope(line.lowM(), line.highM(), line.fromM(), line.toM());
     }
 
     private static Envelope box(Structure.SetDown s) {

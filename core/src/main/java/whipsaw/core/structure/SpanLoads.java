@@ -22,17 +22,11 @@ final class SpanLoads {
 
     private final Acting on;
     private final double carriesM;
-    private final List<Beam.Load> weights;
-    private final List<Beam.Load> covered;
-    private final List<Beam.Load> pushed;
-    private final List<Beam.Load> drift;
     private final double spanM;
     private final double roofDownPa;
-    private double[] even;
-    private double[] byWeights;
-    private double[] byCovered;
-    private double[] byPushed;
-    private double[] byDrift;
+    private final Beam beam;
+    /** Even load of 1 Pa, weights, what modules cover, what the wind adds on them, drifted snow; null where none lies. */
+    private final Beam.Part[] parts;
 
     SpanLoads(
             Acting on,
@@ -43,20 +37,30 @@ final class SpanLoads {
             double spanM) {
         this.on = on;
         this.carriesM = line.carriesM();
-        this.weights = cut(standing.weights(), beginM, spanM);
-        this.covered = cut(standing.covered(), beginM, spanM);
-        this.drift = cut(drift, beginM, spanM);
         this.spanM = spanM;
         // effective wind area of a member, ASCE 7-16 26.2
         double area = spanM * Math.max(carriesM, spanM / 3);
         this.roofDownPa = on.down() == null ? 0 : on.down().roofPa(area);
-        this.pushed = cut(pushed(standing, area), beginM, spanM);
+        List<List<Beam.Load>> sets = List.of(
+                List.of(Beam.Load.uniform(spanM, carriesM)),
+                cut(standing.weights(), beginM, spanM),
+                on.liveUnderArray() ? List.of() : cut(standing.covered(), beginM, spanM),
+                cut(pushed(standing, area), beginM, spanM),
+                cut(drift, beginM, spanM));
+        this.beam = new Beam(spanM, sets);
+        this.parts = new Beam.Part[sets.size()];
+        for (int i = 0; i < parts.length; i++) {
+            parts[i] = sets.get(i).isEmpty() ? null : beam.part(sets.get(i));
+        }
     }
 
     /** What the wind presses on modules above what it presses on the roof they cover. */
     private List<Beam.Load> pushed(MemberLoads.Standing standing, double area) {
+        if (on.down() == null) {
+            return List.of();
+        }
         List<Beam.Load> all = new ArrayList<>(standing.covered().size());
-        for (int i = 0; i < standing.covered().size() && on.down() != null; i++) {
+        for (int i = 0; i < standing.covered().size(); i++) {
             Beam.Load c = standing.covered().get(i);
             double more = on.down().modulePa(standing.modules().get(i), area) - roofDownPa;
             all.add(new Beam.Load(c.fromM(), c.toM(), c.newton() * more));
@@ -64,67 +68,49 @@ final class SpanLoads {
         return all;
     }
 
-    /** @param creep what lasting loads are increased by, for deflection in the end */
-    List<Beam.Load> all(MemberTables.Combination c, double creep) {
-        double dead = c.dead() * (1 + creep);
-        double uniform = dead * on.deadPa() + c.snow() * on.snowPa() + c.live() * on.livePa() + c.wind() * roofDownPa;
-        return all(uniform, on.forAWhile() ? c.live() : dead, c);
+    /** What a combination does, all loads in it. */
+    Beam.Effect effect(MemberTables.Combination c) {
+        return beam.effect(factors(c, c.dead()), parts);
+    }
+
+    /** What the weights on it do, as they are; null where there are none. */
+    Beam.Part weights() {
+        return parts[1];
+    }
+
+    /** What drifted snow does; null where there is none. */
+    Beam.Part drifted() {
+        return parts[4];
+    }
+
+    double spanM() {
+        return spanM;
+    }
+
+    /** What snow, live load or wind of a combination do alone. */
+    Beam.Effect variable(MemberTables.Combination c) {
+        return beam.effect(factors(c, 0), parts);
     }
 
     /**
-     * Largest deflection under a combination, m: those of its parts are found once and added up.
+     * Largest deflection under a combination, m.
      *
+     * @param creep what lasting loads are increased by, for deflection in the end
      * @param lasting whether what lasts is in it, else variable loads alone
      */
     double deflectionM(MemberTables.Combination c, double creep, boolean lasting, double stiffness) {
-        if (even == null) {
-            even = Beam.deflections(spanM, List.of(Beam.Load.uniform(spanM, carriesM)));
-            byWeights = Beam.deflections(spanM, weights);
-            byCovered = Beam.deflections(spanM, on.liveUnderArray() ? List.of() : covered);
-            byPushed = Beam.deflections(spanM, pushed);
-            byDrift = Beam.deflections(spanM, drift);
-        }
-        double dead = lasting ? c.dead() * (1 + creep) : 0;
+        return beam.deflection(factors(c, lasting ? c.dead() * (1 + creep) : 0), parts) / stiffness;
+    }
+
+    /** @param dead factor on what lasts */
+    private double[] factors(MemberTables.Combination c, double dead) {
         double uniform = dead * on.deadPa() + c.snow() * on.snowPa() + c.live() * on.livePa() + c.wind() * roofDownPa;
-        double weight = on.forAWhile() ? c.live() : dead;
-        double most = 0;
-        for (int i = 0; i < even.length; i++) {
-            double d = uniform * even[i]
-                    + weight * byWeights[i]
-                    - c.live() * on.livePa() * byCovered[i]
-                    + c.wind() * byPushed[i]
-                    + c.snow() * byDrift[i];
-            most = Math.abs(d) > Math.abs(most) ? d : most;
-        }
-        return most / stiffness;
-    }
-
-    /** Snow, live load or wind alone. */
-    List<Beam.Load> variable(MemberTables.Combination c) {
-        double uniform = c.snow() * on.snowPa() + c.live() * on.livePa() + c.wind() * roofDownPa;
-        return all(uniform, on.forAWhile() ? c.live() : 0, c);
-    }
-
-    private List<Beam.Load> all(double uniformPa, double weightFactor, MemberTables.Combination c) {
-        List<Beam.Load> all = new ArrayList<>();
-        all.add(Beam.Load.uniform(spanM, uniformPa * carriesM));
-        for (Beam.Load d : c.snow() > 0 ? drift : List.<Beam.Load>of()) {
-            all.add(new Beam.Load(d.fromM(), d.toM(), d.newton() * c.snow()));
-        }
-        for (int i = 0; i < weights.size(); i++) {
-            double off = on.liveUnderArray() ? 0 : covered.get(i).newton() * on.livePa() * c.live();
-            double wind = c.wind() > 0 ? pushed.get(i).newton() * c.wind() : 0;
-            double newton = weights.get(i).newton() * weightFactor - off + wind;
-            if (newton != 0) {
-                all.add(new Beam.Load(weights.get(i).fromM(), weights.get(i).toM(), newton));
-            }
-        }
-        return all;
+        return new double[] {uniform, on.forAWhile() ? c.live() : dead, -c.live() * on.livePa(), c.wind(), c.snow()};
     }
 
     /** Loads of a part of a line, counted from its beginning. */
     static List<Beam.Load> cut(List<Beam.Load> loads, double beginM, double spanM) {
-        List<Beam.Load> part = new ArrayList<>();
+        List<Beam.Load> part = new ArrayList<>(loads.size());
         for (Beam.Load load : loads) {
             double from = Math.max(0, load.fromM() - beginM);
             double to = Math.min(spanM, load.toM() - beginM);

@@ -92,6 +92,8 @@ public enum Unit {
     private final String symbol;
     private final BigDecimal factor;
     private final BigDecimal offset;
+    private final double times;
+    private final double plus;
     private final List<String> names;
 
     Unit(Quantity quantity, String symbol, String factor, String... names) {
@@ -100,6 +102,8 @@ public enum Unit {
         this.symbol = symbol;
         this.factor = new BigDecimal(factor);
         this.offset = hasOffset ? new BigDecimal(names[0]) : BigDecimal.ZERO;
+        this.times = this.factor.doubleValue();
+        this.plus = this.offset.doubleValue();
         this.names = hasOffset ? List.of(names).subList(1, names.length) : List.of(names);
     }
 
@@ -150,12 +154,12 @@ public enum Unit {
 
     /** The value in SI of {@code value} of this unit. */
     public double toSi(double value) {
-        return value * factor.doubleValue() + offset.doubleValue();
+        return value * times + plus;
     }
 
     /** The value in this unit of an SI value. */
     public double fromSi(double si) {
-        return (si - offset.doubleValue()) / factor.doubleValue();
+        return (si - plus) / times;
     }
 
     /** The unit of a quantity that is written {@code name}, or null. */

@@ -78,7 +78,7 @@ export class Measure extends Tool {
     const module = data.moduleAt(p);
     if (module >= 0) {
       const m = data.modules[module];
-      return { name: `module ${m.row}-${m.column}`, points: data.quad(m.s, m.t), closed: true };
+      return { name: `module ${m.number}`, points: data.quad(m.s, m.t), closed: true };
     }
     return { name: "this place", points: [p] };
   }

@@ -203,12 +203,12 @@ export class Plan {
     this.showCursor();
     this.picked.one(position);
     this.tell(this.data.words(position));
-    this.bench.explain(`ballast/${this.data.positions[position].number}`);
+    this.bench.explain(`ballast/${this.data.positions[position].id}`);
   }
 
   /** Shows where a figure of a position or module lies. */
-  showNumber(number) {
-    const at = this.data.positions.findIndex((p) => p.number === number);
+  showFigureOf(id) {
+    const at = this.data.positions.findIndex((p) => p.id === id);
     if (at < 0 || at === this.cursor) return;
     this.cursor = at;
     this.showCursor();

@@ -36,19 +36,21 @@ export class RoofData {
     const strings = unpack(this.string);
     const shade = unpack(this.shade);
     this.modules = [];
-    for (const [row, column, s, t, count] of this.runs) {
+    const crew = unpack(this.crew);
+    for (const [, , s, t, count, row] of this.runs) {
       for (let i = 0; i < count; i++) {
         const at = this.modules.length;
-        this.modules.push({ row, column: column + i, s: s + i * this.column, t, kind: kinds[at], string: strings[at], shade: shade[at] });
+        this.modules.push({ number: `${row}-${crew[at] + at}`, s: s + i * this.column, t, kind: kinds[at], string: strings[at], shade: shade[at] });
       }
     }
-    const { s, t, row, place, needed, placed, marks } = this.positions;
-    const [ts, rows, places, need, place2, mark] = [t, row, place, needed, placed, marks].map(unpack);
+    const { s, t, row, place, gridRow, gridPlace, needed, placed, marks } = this.positions;
+    const [ts, rows, places, gridRows, gridPlaces, need, place2, mark] = [t, row, place, gridRow, gridPlace, needed, placed, marks].map(unpack);
     let at = 0;
     this.positions = s.map((step, i) => {
       at += step;
       const k = `${this.prefix}${places[i] + i + 1}`;
-      return { s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i], mark: mark[i] };
+      const id = `${gridRows[i]}-${this.prefix}${gridPlaces[i] + i + 1}`;
+      return { id, s: at / 1000, t: ts[i], row: rows[i], number: `${rows[i]}-${k}`, place: k, needed: need[i], placed: place2[i], mark: mark[i] };
     });
     this.moduleCells = new Cells(this.modules, this.size);
     this.positionCells = new Cells(this.positions, this.size);
@@ -161,7 +163,7 @@ export class RoofData {
     });
     this.grid.forEach((c) => list.push({ ...flat(c), name: "grid line" }));
     let row = 0;
-    for (const [number, , s, t, count] of this.runs) {
+    for (const [, , s, t, count, number] of this.runs) {
       const to = s + count * this.column;
       if (number === row) {
         list.at(-1).b = this.onPlan(to, t + this.size[1]);

@@ -25,7 +25,7 @@ export async function explain(figure, plan) {
   place().replaceChildren(head(plan), article);
   place().scrollTop = 0;
   const number = figure.match(/^(ballast|uplift)\/(.+)$/);
-  if (number) plan.showNumber(number[2]);
+  if (number) plan.showFigureOf(number[2]);
 }
 
 /** Nothing is explained any more. */

@@ -30,6 +30,7 @@ export function startMakers(slug, change) {
     repeat: (values) => ({ what: "repeat", ...values }),
     "site-sizes": (values) => ({ what: "sizes", ...values }),
     "add-roof": (values) => ({ what: "add-roof", ...values }),
+    "keep-numbers": (values) => ({ what: "keep-numbers", ...values }),
     "move-array": (values) => ({ what: "move-array", ...values }),
   };
   for (const [id, ask] of Object.entries(asks)) {

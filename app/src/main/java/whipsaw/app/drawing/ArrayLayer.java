@@ -149,7 +149,7 @@ final class ArrayLayer {
             if (m.row() != row) {
                 row = m.row();
                 Coordinate at = layout.frame().plan(m.s() - layout.depthM() * 0.5, m.t() + layout.depthM() / 2);
-                svg.text("class=\"rownumber\"", at.x, at.y - layout.depthM() * 0.2, String.valueOf(row));
+                svg.text("class=\"rownumber\"", at.x, at.y - layout.depthM() * 0.2, String.valueOf(m.crewRow()));
             }
         }
         svg.close("g");

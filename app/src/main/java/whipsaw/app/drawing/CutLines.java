@@ -23,8 +23,8 @@ public final class CutLines {
         if (all.isEmpty()) {
             return acrossRoof(design);
         }
-        Map<String, ArrayLayout.Module> byNumber = new HashMap<>();
-        all.forEach(m -> byNumber.put(m.number(), m));
+        Map<String, ArrayLayout.Module> byId = new HashMap<>();
+        all.forEach(m -> byId.put(m.id(), m));
         int wanted = layout.pairs() == null ? 3 : 4;
         double middleS =
                 all.stream().mapToDouble(ArrayLayout.Module::s).average().orElse(0);
@@ -39,7 +39,7 @@ public final class CutLines {
             if (layout.pairs() != null && layout.looksBack(m.row())) {
                 continue;
             }
-            int rows = rowsBehind(layout, byNumber, m, wanted);
+            int rows = rowsBehind(layout, byId, m, wanted);
             if (rows > most) {
                 most = rows;
                 first = m;
@@ -49,7 +49,7 @@ public final class CutLines {
             }
         }
         most = Math.max(1, most);
-        ArrayLayout.Module last = byNumber.get((first.row() + most - 1) + "-" + first.column());
+        ArrayLayout.Module last = byId.get((first.row() + most - 1) + "-" + first.column());
         double s = first.s() + layout.alongM() / 2;
         ArrayFrame frame = layout.frame();
         double beyond = Math.min(0.8, Math.max(0.1, layout.gapM() * 0.8));
@@ -58,11 +58,11 @@ public final class CutLines {
     }
 
     private static int rowsBehind(
-            ArrayLayout layout, Map<String, ArrayLayout.Module> byNumber, ArrayLayout.Module m, int wanted) {
+            ArrayLayout layout, Map<String, ArrayLayout.Module> byId, ArrayLayout.Module m, int wanted) {
         int rows = 1;
         while (rows < wanted
                 && !layout.walkwaysAfter().contains(m.row() + rows - 1)
-                && byNumber.containsKey((m.row() + rows) + "-" + m.column())) {
+                && byId.containsKey((m.row() + rows) + "-" + m.column())) {
             rows++;
         }
         return rows;

@@ -97,7 +97,7 @@ public final class PlanData {
     }
 
     /**
-     * Runs of modules as row, first column, s and t of the first and how many; what holds for each
+     * Runs of modules as row and first column of the grid, s and t of the first, how many, and the row as the crew counts; what holds for each
      * module as pairs of a value and how many follow each other with it.
      */
     private static void modules(Design design, Map<String, Object> data) {
@@ -107,9 +107,17 @@ public final class PlanData {
         for (ArrayLayout.Run run : layout.runs()) {
             ArrayLayout.Module first = layout.modules().get(run.firstIndex());
             runs.add(List.of(
-                    first.row(), first.column(), mm(first.s()), mm(first.t()), run.lastIndex() - run.firstIndex() + 1));
+                    first.row(),
+                    first.column(),
+                    mm(first.s()),
+                    mm(first.t()),
+                    run.lastIndex() - run.firstIndex() + 1,
+                    first.crewRow()));
         }
         data.put("runs", runs);
+        Repeats crew = new Repeats();
+        layout.modules().forEach(m -> crew.add(m.crewPlace() - m.index()));
+        data.put("crew", crew.list());
         Map<String, Integer> kinds = new LinkedHashMap<>();
         // many modules are under the same pressure, whose words are made once
         Map<PanelPressure, Integer> pressures = new HashMap<>();
@@ -142,7 +150,7 @@ public final class PlanData {
                 + (Double.isNaN(p.upliftPa()) ? "not established" : Show.in(units, Dimension.LOAD, p.upliftPa()));
     }
 
-    /** Positions in order: differences of s and t in millimetres, then rows and counts. */
+    /** Positions in order: differences of s and t in millimetres, then rows, places and counts. */
     private static void positions(Design design, Map<String, Object> data) {
         List<Long> s = new ArrayList<>();
         Repeats t = new Repeats();
@@ -151,6 +159,8 @@ public final class PlanData {
         Repeats placed = new Repeats();
         Repeats marks = new Repeats();
         Repeats first = new Repeats();
+        Repeats gridRow = new Repeats();
+        Repeats gridPlace = new Repeats();
         long lastS = 0;
         String prefix = "";
         for (HoldDown.Position p : design.holdDown().positions()) {
@@ -158,13 +168,12 @@ public final class PlanData {
             s.add(atS - lastS);
             lastS = atS;
             t.add(mm(p.t()));
-            int dash = p.number().indexOf('-');
-            row.add(Integer.valueOf(p.number().substring(0, dash)));
-            // a joint is numbered J1 on, a module 1 on
-            String place = p.number().substring(dash + 1);
-            String digits = place.replaceAll("[^0-9]", "");
-            prefix = place.substring(0, place.length() - digits.length());
-            first.add(Integer.parseInt(digits) - s.size());
+            prefix = p.kind();
+            row.add(p.row());
+            first.add(p.place() - s.size());
+            String[] grid = p.id().split("-" + p.kind());
+            gridRow.add(Integer.valueOf(grid[0]));
+            gridPlace.add(Integer.parseInt(grid[1]) - s.size());
             needed.add(p.ballast().blocksNeeded());
             placed.add(p.ballast().blocksPlaced());
             marks.add(p.ballast().mark());
@@ -181,6 +190,10 @@ public final class PlanData {
                         row.list(),
                         "place",
                         first.list(),
+                        "gridRow",
+                        gridRow.list(),
+                        "gridPlace",
+                        gridPlace.list(),
                         "needed",
                         needed.list(),
                         "placed",

@@ -30,7 +30,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
     public record Row(int number, String words, List<Place> places) {}
 
     /** A position with its count and what a person is told of it. */
-    public record Place(String number, String count, String words) {}
+    public record Place(String id, String count, String words) {}
 
     /**
      * @param openRow row whose positions are wanted on a large roof, or 0
@@ -88,11 +88,13 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
         ArrayLayout layout = design.layout();
         Map<Integer, List<Place>> places = new TreeMap<>();
         Map<Integer, Integer> blocks = new TreeMap<>();
+        Map<Integer, Integer> numbers = new TreeMap<>();
         boolean known = design.holdDown().established();
         for (HoldDown.Position p : design.holdDown().positions()) {
             HoldDown.Demand demand =
                     design.holdDown().demands().get(p.shares().get(0).module());
             int row = demand.module().row();
+            numbers.put(row, p.row());
             String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
             String words = "position "
                     + p.number()
@@ -100,7 +102,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
                     + (known ? p.ballast().words() : "blocks not established")
                     + ", zone "
                     + demand.zone();
-            places.computeIfAbsent(row, k -> new ArrayList<>()).add(new Place(p.number(), count, words));
+            places.computeIfAbsent(row, k -> new ArrayList<>()).add(new Place(p.id(), count, words));
             blocks.merge(row, p.ballast().blocksPlaced(), Integer::sum);
         }
         List<Row> rows = new ArrayList<>();
@@ -109,7 +111,7 @@ public record RoofList(List<String> edges, List<Thing> things, List<Row> rows, L
             String count = known ? Show.count(blocks.get(row), "block") : "blocks not established";
             rows.add(new Row(
                     row,
-                    "Row " + row + ": " + Show.count(list.size(), "position") + ", " + count + walkway,
+                    "Row " + numbers.get(row) + ": " + Show.count(list.size(), "position") + ", " + count + walkway,
                     whole || row == openRow ? list : List.of()));
         });
         return rows;

@@ -40,7 +40,7 @@ public final class SmallDrawing {
         StringBuilder here = new StringBuilder();
         for (ArrayLayout.Run run : layout.runs()) {
             double t = layout.modules().get(run.firstIndex()).t();
-            (run.row() == marked ? here : rows)
+            (layout.modules().get(run.firstIndex()).crewRow() == marked ? here : rows)
                     .append(Svg.ring(List.of(
                             frame.plan(run.from(), t),
                             frame.plan(run.to(), t),

@@ -80,7 +80,13 @@ public final class GeoJsonPlan {
                 area(
                         "MODULES",
                         List.of(a.layout().corners(m)),
-                        Map.of("name", m.number(), "array", a.job().place()));
+                        Map.of(
+                                "id",
+                                m.id(),
+                                "name",
+                                m.number(),
+                                "array",
+                                a.job().place()));
             }
         }
         for (Survey.Pin p : design.job().survey().pins()) {

@@ -99,7 +99,7 @@ public final class Schedules {
             t.row(
                     array(design),
                     plain(p.number()),
-                    demand.module().row(),
+                    p.row(),
                     demand.zone(),
                     number(at.x, 3),
                     number(at.y, 3),
@@ -125,6 +125,7 @@ public final class Schedules {
                 "module",
                 "row",
                 "place",
+                "grid",
                 "x_m",
                 "y_m",
                 "zone",
@@ -157,8 +158,9 @@ public final class Schedules {
             t.row(
                     array(design),
                     plain(m.number()),
-                    m.row(),
-                    m.column(),
+                    m.crewRow(),
+                    m.crewPlace(),
+                    plain(m.id()),
                     number(at.x, 3),
                     number(at.y, 3),
                     d.zone(),

@@ -3,6 +3,7 @@ package whipsaw.app.print;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import whipsaw.app.Product;
@@ -81,6 +82,9 @@ public record JobSheet(
     public record Row(int number, String counts, int modules, String blocks, String mass) {}
 
     /** Counts stand in groups, so that a finger finds its place again. */
+    /** A number that was kept for a position that is gone. */
+    private static final char GONE = '–';
+
     private static final int GROUP = 5;
 
     private static final String WIDE = " \u2003";
@@ -158,22 +162,38 @@ public record JobSheet(
         return rows;
     }
 
+    /** What stands before a position of a row of the map: wider after every group of them. */
+    private static String space(StringBuilder text, int counted) {
+        boolean group = counted > 0 && counted % GROUP == 0;
+        return text.length() == 0 ? "" : group ? WIDE : " ";
+    }
+
     private static Row row(Design design, UnitSystem units, int row, List<HoldDown.Position> positions) {
         StringBuilder text = new StringBuilder();
         int blocks = 0;
         int counted = 0;
+        int next = 1;
         HoldDown.Position before = null;
         boolean known = design.holdDown().established();
+        Set<Integer> there = positions.stream().map(HoldDown.Position::place).collect(Collectors.toSet());
         for (HoldDown.Position p : positions) {
             if (before != null && !HoldDown.follows(design.layout(), before, p)) {
                 text.append(" |");
             }
-            boolean five = counted > 0 && counted % GROUP == 0;
-            text.append(text.length() == 0 ? "" : five ? WIDE : " ")
-                    .append(known ? String.valueOf(p.ballast().blocksPlaced()) : "?");
-            text.append(p.ballast().mark());
+            // a number that was kept and has no position any more is counted past
+            while (next < p.place() && !there.contains(next)) {
+                text.append(space(text, counted++)).append(GONE);
+                next++;
+            }
+            text.append(space(text, counted++))
+                    .append(known ? String.valueOf(p.ballast().blocksPlaced()) : "?")
+                    .append(p.ballast().mark());
+            if (p.place() == next) {
+                next++;
+            } else {
+                text.append('(').append(p.label()).append(')');
+            }
             blocks += p.ballast().blocksPlaced();
-            counted++;
             before = p;
         }
         int modules = (int) design.layout().modules().stream()
@@ -182,7 +202,7 @@ public record JobSheet(
                 .count();
         double kg = blocks * design.job().array().block().mass().si();
         return new Row(
-                row,
+                positions.get(0).row(),
                 text.toString(),
                 modules,
                 known ? String.valueOf(blocks) : "?",

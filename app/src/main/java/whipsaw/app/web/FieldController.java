@@ -42,7 +42,7 @@ public class FieldController {
         JobService.Shown shown = jobs.open(slug);
         Design design = shown.design();
         TreeSet<Integer> rows = new TreeSet<>();
-        design.layout().modules().forEach(m -> rows.add(m.row()));
+        design.layout().modules().forEach(m -> rows.add(m.crewRow()));
         int wanted = row == 0 && !rows.isEmpty() ? rows.first() : row;
         if (!rows.isEmpty() && !rows.contains(wanted)) {
             throw new StoreException("there is no row " + row + " in this job: the nearest with modules are "
@@ -75,20 +75,22 @@ public class FieldController {
                 known
                         ? blocks + " blocks, " + Show.in(units, Dimension.MASS, kg)
                         : "blocks not established: do not place any");
-        model.addAttribute("walkway", design.layout().walkwaysAfter().contains(wanted));
+        model.addAttribute("walkway", walkwayBehind(design, wanted));
         model.addAttribute("stamp", SmallDrawing.of(design, wanted));
         return "field";
     }
 
     private static int blocks(Design design, int row) {
         return design.holdDown().positions().stream()
-                .filter(p -> rowOf(design, p) == row)
+                .filter(p -> p.row() == row)
                 .mapToInt(p -> p.ballast().blocksPlaced())
                 .sum();
     }
 
-    private static int rowOf(Design design, HoldDown.Position p) {
-        return design.layout().modules().get(p.shares().get(0).module()).row();
+    private static boolean walkwayBehind(Design design, int row) {
+        return design.layout().modules().stream()
+                .anyMatch(m ->
+                        m.crewRow() == row && design.layout().walkwaysAfter().contains(m.row()));
     }
 
     private static List<Cell> cells(Design design, int row) {
@@ -97,11 +99,11 @@ public class FieldController {
         List<Cell> cells = new ArrayList<>();
         HoldDown.Position before = null;
         for (HoldDown.Position p : design.holdDown().positions()) {
-            if (rowOf(design, p) != row) {
+            if (p.row() != row) {
                 continue;
             }
             boolean apart = before != null && !HoldDown.follows(layout, before, p);
-            String place = p.number().substring(p.number().indexOf('-') + 1);
+            String place = p.label();
             String count = known ? p.ballast().blocksPlaced() + p.ballast().mark() : "?";
             cells.add(new Cell(
                     place,

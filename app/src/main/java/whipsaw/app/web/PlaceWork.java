@@ -1,5 +1,6 @@
 package whipsaw.app.web;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,7 @@ import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.GroupEdits;
+import whipsaw.core.design.NumberEdits;
 import whipsaw.core.design.PlaceEdits;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
@@ -40,6 +42,9 @@ final class PlaceWork {
                         case "remove-array" -> edits.removeArray(WorkOutController.text(body, "id"));
                         case "own-inverters" -> new GroupEdits(design).own();
                         case "remove-group" -> new GroupEdits(design).remove(WorkOutController.text(body, "id"));
+                        case "keep-numbers" -> new NumberEdits(design)
+                                .keep(WorkOutController.text(body, "by"), LocalDate.now());
+                        case "count-anew" -> new NumberEdits(design).release();
                         case "remove-roof" -> edits.removeRoof(WorkOutController.text(body, "id"));
                         default -> edits.addRoof(WorkOutController.text(body, "name"));
                     };
@@ -94,6 +99,9 @@ final class PlaceWork {
             case "add-roof" -> "Roof " + WorkOutController.text(body, "name") + " added with an array";
             case "remove-roof" -> "Roof " + named(design, WorkOutController.text(body, "id"))
                     + " removed with its arrays";
+            case "keep-numbers" -> "Crew numbers of " + design.job().name() + " kept, sheet signed by "
+                    + WorkOutController.text(body, "by");
+            case "count-anew" -> "Crew numbers of " + design.job().name() + " counted anew";
             case "own-inverters" -> "Inverters of its own for " + design.job().name();
             case "remove-group" -> "Inverter group " + named(design, WorkOutController.text(body, "id")) + " removed";
             default -> null;

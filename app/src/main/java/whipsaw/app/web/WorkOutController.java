@@ -67,6 +67,8 @@ public class WorkOutController {
                             "remove-array",
                             "remove-roof",
                             "add-roof",
+                            "keep-numbers",
+                            "count-anew",
                             "own-inverters",
                             "remove-group" -> PlaceWork.changes(design, text(body, "what"), body);
                     default -> throw new JobController.DocumentPatchProblem(

@@ -55,17 +55,13 @@ public class WorkingController {
             return Map.of();
         }
         return shown.design().holdDown().positions().stream()
-                .filter(p ->
-                        figure.equals("ballast/" + p.number()) && !p.shares().isEmpty())
+                .filter(p -> figure.equals("ballast/" + p.id()) && !p.shares().isEmpty())
                 .findFirst()
-                .map(p -> shown.design()
-                        .layout()
-                        .modules()
-                        .get(p.shares().get(0).module())
-                        .number())
-                .map(number -> {
+                .map(p ->
+                        shown.design().layout().modules().get(p.shares().get(0).module()))
+                .map(m -> {
                     Map<String, String> keys = new LinkedHashMap<>();
-                    keys.put("shaded/" + number, "shading and dirt of " + number);
+                    keys.put("shaded/" + m.id(), "shading and dirt of " + m.number());
                     return keys;
                 })
                 .orElse(Map.of());

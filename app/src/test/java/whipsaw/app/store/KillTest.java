@@ -14,7 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 /** The server is killed hard in the middle of edits, again and again: every acknowledged edit is found afterwards. */
 class KillTest {
-    private static final int KILLS = 3;
+    private static final int KILLS = 2;
     private static final String JOB = "/jobs/milepost-hall";
 
     @TempDir

@@ -20,11 +20,11 @@ class FuzzTest extends ServedTest {
     @Test
     void noRequestEndsInAServerErrorAndTheJobStaysReadable() {
         Fuzz fuzz = new Fuzz(server, 4711);
-        times(150, fuzz::address);
-        times(200, fuzz::form);
-        times(250, fuzz::change);
+        times(80, fuzz::address);
+        times(100, fuzz::form);
+        times(120, fuzz::change);
         times(100, fuzz::importedFile);
-        times(100, fuzz::tape);
+        times(50, fuzz::tape);
         assertThat(fuzz.errors()).isEmpty();
         assertThat(server.get(JOB).statusCode()).isEqualTo(200);
         assertThat(server.get(JOB + "/sheet").statusCode()).isEqualTo(200);

@@ -9,7 +9,10 @@ import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
@@ -17,6 +20,7 @@ import java.util.Map;
 import java.util.Random;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import whipsaw.app.ServedTest;
 import whipsaw.app.catalogue.Seeds;
 import whipsaw.app.job.JobService;
@@ -28,6 +32,9 @@ import whipsaw.core.units.Show;
 
 /** What a visit brings home: sizes beside a drawing, photographs as phones make them, readings of a year. */
 class VisitFlowTest extends ServedTest {
+    @TempDir
+    Path dir;
+
     private static String fresh(String family, Change... changes) {
         JobService jobs = server.bean(JobService.class);
         String slug = jobs.create(JobReader.read(Seeds.newJob(family), false).job());
@@ -68,9 +75,16 @@ class VisitFlowTest extends ServedTest {
         }
     }
 
-    private static void upload(Page page, String part, FilePayload file) {
+    /** By its path: what is handed over in memory goes to the browser as text. */
+    private void upload(Page page, String part, FilePayload file) {
         page.locator(part + " summary").first().click();
-        page.locator(part + " [name=upload]").first().setInputFiles(file);
+        try {
+            page.locator(part + " [name=upload]")
+                    .first()
+                    .setInputFiles(Files.write(dir.resolve(file.name), file.buffer));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
         page.locator(part + " form button").first().click();
     }
 

@@ -22,6 +22,7 @@ import whipsaw.core.units.Measure;
  * @param rows how many rows have modules; a row line without any keeps its number, so the last one may be higher
  * @param walkwaysAfter row numbers behind which a walkway lies
  * @param notRemoved places to be left out that no module lies at
+ * @param numbers as the crew counts
  */
 public record ArrayLayout(
         ArrayFrame frame,
@@ -40,7 +41,8 @@ public record ArrayLayout(
         List<Coordinate> notRemoved,
         double lowEdgeM,
         double highEdgeM,
-        Measure moduleGap) {
+        Measure moduleGap,
+        CrewNumbers numbers) {
 
     public ArrayLayout {
         modules = List.copyOf(modules);
@@ -52,15 +54,22 @@ public record ArrayLayout(
      * One module.
      *
      * @param index in the list of modules
-     * @param row number from the front, from 1
-     * @param column number from the left, from 1
+     * @param row of the array's grid from the front, from 1, whether all have modules or not
+     * @param column of the grid from the left, from 1
      * @param s left side along the row
      * @param t low edge across the rows
+     * @param crewRow row as the crew counts
+     * @param crewPlace place in it as the crew counts
      */
-    public record Module(int index, int row, int column, double s, double t) {
+    public record Module(int index, int row, int column, double s, double t, int crewRow, int crewPlace) {
+        /** Its place on the array's own grid, which no other module changes. */
+        public String id() {
+            return row + "-" + column;
+        }
+
         /** The number it has on every sheet, for example {@code 3-12}. */
         public String number() {
-            return row + "-" + column;
+            return crewRow + "-" + crewPlace;
         }
     }
 

@@ -3,6 +3,8 @@ package whipsaw.core.array;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -335,10 +337,17 @@ public final class ArrayStage {
             double setback,
             SetbackTable.Setback rule,
             List<Coordinate> notRemoved) {
+        Map<Integer, List<Integer>> columns = new TreeMap<>();
+        slots.forEach(slot -> columns.computeIfAbsent(slot.row() + 1, r -> new ArrayList<>())
+                .add((int) (slot.column() - firstColumn) + 1));
+        CrewNumbers numbers =
+                CrewNumbers.of(job.placed() == null ? null : job.placed().numbers(), columns);
         List<ArrayLayout.Module> modules = new ArrayList<>();
         for (Slot slot : slots) {
+            int row = slot.row() + 1;
+            int column = (int) (slot.column() - firstColumn) + 1;
             modules.add(new ArrayLayout.Module(
-                    modules.size(), slot.row() + 1, (int) (slot.column() - firstColumn) + 1, slot.s(), slot.t()));
+                    modules.size(), row, column, slot.s(), slot.t(), numbers.row(row), numbers.place(row, column)));
         }
         List<Integer> walkways = new ArrayList<>();
         int lastRow = modules.isEmpty() ? 0 : modules.get(modules.size() - 1).row();
@@ -369,6 +378,7 @@ public final class ArrayStage {
                 notRemoved,
                 low,
                 low + spacing.riseM(),
-                job.array().tray().moduleGap());
+                job.array().tray().moduleGap(),
+                numbers);
     }
 }

@@ -12,12 +12,16 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
+import whipsaw.core.job.KeptNumbers;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
 /** Checks of one array: modules placed, shade, the scope of the wind method, ballast. */
 final class ArrayChecks {
+    /** An array that has moved by more is not set out by its old sheet. */
+    private static final double MOVED_M = 0.01;
+
     private final Design design;
     private final Job job;
     private final UnitSystem units;
@@ -32,6 +36,7 @@ final class ArrayChecks {
     static List<Check> of(Design design) {
         ArrayChecks all = new ArrayChecks(design);
         all.placed();
+        all.numbers();
         all.rowShade();
         all.thingShade();
         all.windScope();
@@ -67,6 +72,35 @@ final class ArrayChecks {
                     "total.modules",
                     "the layout has moved: take them out again where they are needed"));
         }
+    }
+
+    /** Whether the sheet the crew's numbers were signed on still shows the array. */
+    private void numbers() {
+        NumberEdits.Since since = NumberEdits.Since.of(design);
+        if (since == null) {
+            return;
+        }
+        boolean moved = since.movedM() > MOVED_M;
+        List<String> changes = new ArrayList<>();
+        if (since.added() > 0) {
+            changes.add(Show.count(since.added(), "module") + " added");
+        }
+        if (since.gone() > 0) {
+            changes.add(Show.count(since.gone(), "module") + " gone");
+        }
+        if (moved) {
+            changes.add("moved by " + text(Dimension.ROOF_LENGTH, since.movedM()));
+        }
+        KeptNumbers kept = design.job().placed().numbers();
+        checks.add(Check.stated(
+                "array.numbers",
+                "Array as on the signed sheet",
+                changes.isEmpty() ? "unchanged" : String.join(", ", changes),
+                "as signed by " + kept.by() + " on " + kept.on(),
+                changes.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
+                "modules keep the numbers of the signed sheet",
+                "total.modules",
+                changes.isEmpty() ? "" : "have the new sheet signed, then keep its numbers"));
     }
 
     private void rowShade() {
@@ -207,7 +241,7 @@ final class ArrayChecks {
                         Place.Kind.POSITIONS,
                         over.isEmpty() ? List.of(worst.index()) : over),
                 worst.ballast().hold().factors().words(),
-                "ballast/" + worst.number(),
+                "ballast/" + worst.id(),
                 full
                         + (full == 1 ? " position lacks " : " positions lack ")
                         + Show.count(missing, "block")

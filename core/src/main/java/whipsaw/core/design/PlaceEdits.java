@@ -216,7 +216,7 @@ public final class PlaceEdits {
 
     private JobArray fresh(String roof, List<Corner> area, ArrayChoice like, List<Corner> removed) {
         String id = freshArrayId();
-        return new JobArray(id, id, roof, job.group().id(), area, null, like.without(removed));
+        return new JobArray(id, id, roof, job.group().id(), area, null, null, like.without(removed));
     }
 
     private static Change append(JobArray array) {

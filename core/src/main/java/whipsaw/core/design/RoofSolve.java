@@ -163,15 +163,9 @@ final class RoofSolve {
                 : null;
         FootPressure feet =
                 of(sameArrays, i, ArrayDesign::feet, () -> FootPressure.of(job, site, down, layout, holdDown, tables));
-        CoverPressure cover = of(sameArrays, i, ArrayDesign::cover, () -> CoverPressure.of(job, layout, holdDown));
-        boolean seenAlike = sameArrays
-                && before.arrays()
-                        .get(i)
-                        .job()
-                        .survey()
-                        .viewers()
-                        .equals(job.survey().viewers());
-        SightLines sight = of(seenAlike, i, ArrayDesign::sight, () -> SightLines.of(job, plan, layout));
+        boolean surveyed = sameArrays && before.arrays().get(i).job().survey().equals(job.survey());
+        CoverPressure cover = of(surveyed, i, ArrayDesign::cover, () -> CoverPressure.of(job, layout, holdDown));
+        SightLines sight = of(surveyed, i, ArrayDesign::sight, () -> SightLines.of(job, plan, layout));
         return new ArrayDesign(job, layout, shade, holdDown, down, rows, attached, seismic, feet, cover, null, sight);
     }
 

@@ -113,7 +113,7 @@ final class StructureChecks {
                 Show.both(units, Dimension.LOAD, r.upliftPa()) + " by " + r.by(),
                 Verdict.PASSES,
                 "entered with the site",
-                "uplift/" + raised.get(0).module().number(),
+                "uplift/" + raised.get(0).module().id(),
                 ""));
     }
 

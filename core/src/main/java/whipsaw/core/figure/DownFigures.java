@@ -72,7 +72,7 @@ final class DownFigures {
                             "p",
                             "square to the module",
                             Show.both(units, Dimension.LOAD, d.pressure().downPa()),
-                            "uplift/" + d.module().number()));
+                            "uplift/" + d.module().id()));
         }
         return w.note(
                         design.faceWind() == null

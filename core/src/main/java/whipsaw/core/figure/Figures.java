@@ -16,7 +16,7 @@ import whipsaw.core.working.Working;
 
 /**
  * The way from a figure's key to its working. A key is {@code site.qh}, or a kind and a place,
- * {@code ballast/3-12}. Workings are written when asked for, from the results of the solve.
+ * {@code ballast/3-12}, by its place on the array's grid. Workings are written when asked for, from the results of the solve.
  */
 public final class Figures {
     private final Design design;
@@ -81,9 +81,9 @@ public final class Figures {
         };
     }
 
-    private Working uplift(String number) {
+    private Working uplift(String id) {
         for (HoldDown.Demand demand : design.holdDown().demands()) {
-            if (demand.module().number().equals(number)) {
+            if (demand.module().id().equals(id)) {
                 if (!design.holdDown().established()) {
                     return NetFigures.scope(design, tables);
                 }
@@ -96,9 +96,9 @@ public final class Figures {
         return null;
     }
 
-    private Working ballast(String number) {
+    private Working ballast(String id) {
         for (HoldDown.Position position : design.holdDown().positions()) {
-            if (position.number().equals(number)) {
+            if (position.id().equals(id)) {
                 return design.holdDown().established()
                         ? HoldDownFigures.ballast(design, position, tables)
                         : NetFigures.scope(design, tables);
@@ -144,8 +144,8 @@ public final class Figures {
         if (worst != null && design.holdDown().established()) {
             int module = worst.shares().get(0).module();
             ArrayLayout.Module m = design.layout().modules().get(module);
-            keys.add("uplift/" + m.number());
-            keys.add("ballast/" + worst.number());
+            keys.add("uplift/" + m.id());
+            keys.add("ballast/" + worst.id());
         }
         if (design.faceWind() != null) {
             keys.addAll(

@@ -41,7 +41,7 @@ final class HoldDownFigures {
                 Term.data("L_p", "", "", Origin.CATALOGUE, job.array().module().info()));
         List<Step> factors = p.values().steps(height);
         return Working.of(
-                        "uplift/" + demand.module().number(),
+                        "uplift/" + demand.module().id(),
                         "Wind uplift on module " + demand.module().number(),
                         answer)
                 .step(
@@ -157,8 +157,7 @@ final class HoldDownFigures {
         UnitSystem units = job.project().units();
         String blocks = Show.count(b.blocksNeeded(), "block")
                 + (b.full() ? " needed, " + b.blocksPlaced() + (b.attached() ? " and attachments" : " fit") : "");
-        Working.Builder w =
-                Working.of("ballast/" + position.number(), "Ballast of position " + position.number(), blocks);
+        Working.Builder w = Working.of("ballast/" + position.id(), "Ballast of position " + position.number(), blocks);
         for (HoldDown.Share share : position.shares()) {
             HoldDown.Demand demand = design.holdDown().demands().get(share.module());
             String number = demand.module().number();
@@ -179,7 +178,7 @@ final class HoldDownFigures {
                             "p",
                             "uplift on the module",
                             Show.both(units, Dimension.LOAD, demand.pressure().upliftPa()),
-                            "uplift/" + number),
+                            "uplift/" + demand.module().id()),
                     Term.data(
                             "A_m",
                             "module area",

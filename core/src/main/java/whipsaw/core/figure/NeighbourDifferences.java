@@ -17,11 +17,13 @@ public final class NeighbourDifferences {
     /**
      * A position beside another.
      *
+     * @param id of the neighbour on the grid
+     * @param number of it as the crew counts
      * @param side left, right, in front or behind, seen from the facing side
      * @param more blocks that it needs more than the one asked about; negative for fewer
      * @param why what the two do not share, in words; empty when they need the same
      */
-    public record Difference(String number, String side, int more, String why) {
+    public record Difference(String id, String number, String side, int more, String why) {
         public String words() {
             int count = Math.abs(more);
             String blocks = count + (count == 1 ? " block " : " blocks ") + (more > 0 ? "more" : "fewer");
@@ -30,12 +32,12 @@ public final class NeighbourDifferences {
     }
 
     /** Neighbours of a position, or an empty list when it does not exist or nothing is established. */
-    public static List<Difference> of(Design design, String number) {
+    public static List<Difference> of(Design design, String id) {
         if (!design.holdDown().established()) {
             return List.of();
         }
         HoldDown.Position own = design.holdDown().positions().stream()
-                .filter(p -> p.number().equals(number))
+                .filter(p -> p.id().equals(id))
                 .findFirst()
                 .orElse(null);
         if (own == null) {
@@ -46,7 +48,8 @@ public final class NeighbourDifferences {
             HoldDown.Position next = nearest(design, own, side);
             if (next != null) {
                 int more = next.ballast().blocksNeeded() - own.ballast().blocksNeeded();
-                all.add(new Difference(next.number(), side.words, more, more == 0 ? "" : why(design, own, next)));
+                all.add(new Difference(
+                        next.id(), next.number(), side.words, more, more == 0 ? "" : why(design, own, next)));
             }
         }
         return all;

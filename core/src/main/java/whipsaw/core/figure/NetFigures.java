@@ -27,7 +27,7 @@ final class NetFigures {
         var tray = job.array().tray();
         boolean en = job.site().code() instanceof Site.EnSite;
         String number = demand.module().number();
-        return Working.of("uplift/" + number, "Wind uplift on module " + number, answer)
+        return Working.of("uplift/" + demand.module().id(), "Wind uplift on module " + number, answer)
                 .step(
                         "zone",
                         "most severe zone the module touches",

@@ -80,7 +80,7 @@ final class ShadeFigures {
                     "{share}",
                     percent(year[worst]) + " of its direct sun",
                     "21st of every month by half hours",
-                    Term.computed("share", "its hours", percent(year[worst]), "shaded/" + m.number()));
+                    Term.computed("share", "its hours", percent(year[worst]), "shaded/" + m.id()));
         }
         return w.note(NOTE)
                 .note("A module counts as soon as any part of it is in shade.")
@@ -130,9 +130,9 @@ final class ShadeFigures {
     }
 
     /** When one module stands in shade, and what it loses over the year. */
-    static Working module(Design design, String number) {
+    static Working module(Design design, String id) {
         ArrayLayout.Module m = design.layout().modules().stream()
-                .filter(x -> x.number().equals(number))
+                .filter(x -> x.id().equals(id))
                 .findFirst()
                 .orElse(null);
         ModuleShade shade = design.shade();
@@ -141,8 +141,8 @@ final class ShadeFigures {
         }
         double share = shade.yearShare()[m.index()];
         Working.Builder w = Working.of(
-                "shaded/" + number,
-                "Shading and dirt of module " + number,
+                "shaded/" + id,
+                "Shading and dirt of module " + m.number(),
                 percent(share) + " of the year's direct sun in shade");
         for (ModuleShade.Hour h : shade.inWindow()) {
             String by = h.shadows().stream()

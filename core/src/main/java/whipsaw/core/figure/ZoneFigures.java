@@ -91,7 +91,7 @@ final class ZoneFigures {
                                 "p",
                                 "uplift of that module",
                                 uplift,
-                                "uplift/" + d.module().number()))
+                                "uplift/" + d.module().id()))
                 .note("The zone: " + design.site().zones().rule() + ".")
                 .build();
     }

@@ -60,11 +60,33 @@ public record HoldDown(
     /**
      * A place that takes blocks.
      *
-     * @param number of the module, or of the joint left of it
+     * @param id place on the array's own grid: of the module, or of the joint left of it
+     * @param row as the crew counts
+     * @param kind {@code J} for a joint, else empty
+     * @param place in the row as the crew counts
      * @param s middle along the row
      * @param t middle across the rows
      */
-    public record Position(int index, String number, double s, double t, List<Share> shares, Ballast ballast) {}
+    public record Position(
+            int index,
+            String id,
+            int row,
+            String kind,
+            int place,
+            double s,
+            double t,
+            List<Share> shares,
+            Ballast ballast) {
+        /** The number it has on every sheet: {@code 3-12}, of a joint {@code 3-J12}. */
+        public String number() {
+            return row + "-" + label();
+        }
+
+        /** Its number in the row. */
+        public String label() {
+            return kind + place;
+        }
+    }
 
     /** Whether pressures and blocks can be stated at all; otherwise every count is 0 and means nothing. */
     public boolean established() {

@@ -165,7 +165,10 @@ public final class HoldDownStage {
                 if (!joints) {
                     add(
                             positions,
-                            m.number(),
+                            m.id(),
+                            m.crewRow(),
+                            "",
+                            m.crewPlace(),
                             m.s() + layout.alongM() / 2,
                             m.t() + middle,
                             List.of(new HoldDown.Share(i, 1)),
@@ -173,27 +176,36 @@ public final class HoldDownStage {
                     continue;
                 }
                 HoldDown.Share half = new HoldDown.Share(i, 0.5);
-                String number = m.row() + "-J" + m.column();
                 List<HoldDown.Share> shares =
                         i == run.firstIndex() ? List.of(half) : List.of(new HoldDown.Share(i - 1, 0.5), half);
-                add(positions, number, m.s(), m.t() + middle, shares, demands);
+                joint(positions, m, m.column(), m.s(), shares, demands);
                 if (i == run.lastIndex()) {
-                    add(
-                            positions,
-                            m.row() + "-J" + (m.column() + 1),
-                            m.s() + layout.alongM(),
-                            m.t() + middle,
-                            List.of(half),
-                            demands);
+                    joint(positions, m, m.column() + 1, m.s() + layout.alongM(), List.of(half), demands);
                 }
             }
         }
         return positions;
     }
 
+    /** @param column of the grid the joint is left of */
+    private void joint(
+            List<HoldDown.Position> positions,
+            ArrayLayout.Module m,
+            int column,
+            double s,
+            List<HoldDown.Share> shares,
+            List<HoldDown.Demand> demands) {
+        String id = m.row() + "-J" + column;
+        int place = layout.numbers().joint(m.row(), column);
+        add(positions, id, m.crewRow(), "J", place, s, m.t() + layout.depthM() / 2, shares, demands);
+    }
+
     private void add(
             List<HoldDown.Position> positions,
-            String number,
+            String id,
+            int row,
+            String kind,
+            int place,
             double s,
             double t,
             List<HoldDown.Share> shares,
@@ -215,6 +227,6 @@ public final class HoldDownStage {
         Ballast ballast = ballasts.computeIfAbsent(
                 List.of(upliftN, dragN, massKg, here.attached() ? here.mostBlocks() : -1.0),
                 key -> Ballast.of(demand, here));
-        positions.add(new HoldDown.Position(positions.size(), number, s, t, shares, ballast));
+        positions.add(new HoldDown.Position(positions.size(), id, row, kind, place, s, t, shares, ballast));
     }
 }

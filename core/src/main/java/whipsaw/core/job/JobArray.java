@@ -13,6 +13,7 @@ import whipsaw.core.units.Measure;
  * @param on id of its roof
  * @param feeds id of the inverter group its strings go to
  * @param area corners on the sheet of that roof; empty for all that the areas of other arrays leave
+ * @param numbers of a signed sheet; null while none is kept
  * @param apart clear distance to modules of other arrays; null takes the house rule
  */
 public record JobArray(
@@ -36,6 +37,8 @@ public record JobArray(
                         optional = true,
                         absent = "by house rule")
                 Measure apart,
+        @Input(label = "Numbers kept for the crew", optional = true, absent = "counted anew at every change")
+                KeptNumbers numbers,
         @Inline ArrayChoice choice) {
     public JobArray {
         area = List.copyOf(area);
@@ -43,6 +46,6 @@ public record JobArray(
 
     /** The same with other settings. */
     JobArray with(ArrayChoice other) {
-        return new JobArray(id, name, on, feeds, area, apart, other);
+        return new JobArray(id, name, on, feeds, area, apart, numbers, other);
     }
 }

@@ -201,7 +201,7 @@ class PlacesTest {
     }
 
     @Test
-    void aModuleKeepsItsNumberWhateverIsTakenOutBesideIt() {
+    void aModuleKeepsItsPlaceOnTheGridWhateverIsTakenOutBesideIt() {
         ArrayLayout.Module left = WHOLE.layout().modules().get(0);
         List<Object> out = new ArrayList<>();
         // the first column, from the front to the back
@@ -214,8 +214,8 @@ class PlacesTest {
         Design d = after(WHOLE, List.of(set("$.array.removed", out)));
         assertThat(d.layout().modules()).hasSize(WHOLE.layout().modules().size() - out.size());
         Set<String> places = new HashSet<>();
-        WHOLE.layout().modules().forEach(m -> places.add(m.number() + at(WHOLE, m)));
-        assertThat(d.layout().modules()).allSatisfy(m -> assertThat(places).contains(m.number() + at(d, m)));
+        WHOLE.layout().modules().forEach(m -> places.add(m.id() + at(WHOLE, m)));
+        assertThat(d.layout().modules()).allSatisfy(m -> assertThat(places).contains(m.id() + at(d, m)));
     }
 
     private static String at(Design d, ArrayLayout.Module m) {

@@ -15,8 +15,6 @@ export class Picked {
 
   /** After a fresh drawing: what is still there stays picked. */
   refresh() {
-    const last = this.data.positions.length;
-    this.ids = new Set([...this.ids].filter((i) => i < last));
     if (this.thing && !this.plan.svg.querySelector(`[data-obstruction="${CSS.escape(this.thing)}"]`)) this.thing = null;
     this.show();
   }
@@ -101,7 +99,8 @@ export class Picked {
       const single = this.ids.size === 1 ? [...this.ids][0] : -1;
       this.plan.tell(single >= 0 ? this.data.words(single) : this.words());
       const buttons = single >= 0 ? [["row", () => this.row(single), "Pick its row"], ["all like it", () => this.alike(single), "Pick all like it"]] : [];
-      bar.replaceChildren(...[...buttons, ["none", () => this.clear(), "Pick nothing"]].map(button));
+      const out = ["leave out", () => this.plan.leaveOut([...this.ids]), "Leave these modules out"];
+      bar.replaceChildren(...[...buttons, out, ["none", () => this.clear(), "Pick nothing"]].map(button));
     }
   }
 

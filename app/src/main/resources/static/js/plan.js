@@ -31,25 +31,34 @@ export class Plan {
 
   /** Takes up a fresh drawing, keeping the view. */
   attach() {
-    this.data = new RoofData(document.getElementById("plan-data").textContent);
+    this.take();
     this.snapLines = null;
     this.original = null;
     this.view.takeMap();
     this.takeSvg(document.getElementById("plan"));
-    this.cursor = Math.min(this.cursor, this.data.positions.length - 1);
     this.showCursor();
     this.picked.refresh();
     this.measure.toggle(false);
     this.cut.attach();
   }
 
+  /** Takes up fresh data; cursor and picks stay with the places they are at, whatever its order is now. */
+  take() {
+    const before = this.data?.positions ?? [];
+    const at = before[this.cursor]?.id;
+    const picked = [...this.picked.ids].map((i) => before[i]?.id);
+    this.data = new RoofData(document.getElementById("plan-data").textContent);
+    const now = new Map(this.data.positions.map((p, i) => [p.id, i]));
+    this.cursor = now.get(at) ?? -1;
+    this.picked.ids = new Set(picked.map((id) => now.get(id)).filter((i) => i !== undefined));
+  }
+
   /** Parts of the drawing came anew; the drawing itself is the one that was there before any preview. */
   refresh(names) {
-    if (names.includes("plan-data")) this.data = new RoofData(document.getElementById("plan-data").textContent);
+    if (names.includes("plan-data")) this.take();
     this.snapLines = null;
     if (names.includes("minimap")) this.view.takeMap();
     this.view.refresh(this.data);
-    this.cursor = Math.min(this.cursor, this.data.positions.length - 1);
     this.showCursor();
     this.picked.refresh();
     this.measure.toggle(false);
@@ -213,6 +222,11 @@ export class Plan {
     this.cursor = at;
     this.showCursor();
     this.view.bringIn(this.data.onPlan(this.data.positions[at].s, this.data.positions[at].t));
+  }
+
+  /** Leaves out the modules that stand on positions, or between joints. */
+  leaveOut(positions) {
+    return this.bench.ask({ what: "leave-out", positions: positions.map((i) => this.data.positions[i].id) });
   }
 
   showCursor() {

@@ -53,6 +53,11 @@ export function startThings(bench) {
   });
   document.addEventListener("keydown", (event) => {
     const thing = thingAt(document.activeElement);
+    const picked = [...bench.plan.picked.ids];
+    if (!thing && picked.length && !typing() && (event.key === "Delete" || event.key === "Backspace")) {
+      event.preventDefault();
+      bench.plan.leaveOut(picked);
+    }
     if (!thing) return;
     if (event.key === "Delete" || event.key === "Backspace") acts.remove(thing);
     else if (thing.line && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === "d") acts.double(thing);
@@ -96,6 +101,7 @@ export function startThings(bench) {
           item("Working", () => bench.plan.select(position)),
           item("Pick the row", () => bench.plan.picked.row(position)),
           item("Pick all like it", () => bench.plan.picked.alike(position)),
+          item("Leave it out", () => bench.plan.leaveOut([position])),
         ]),
     item("Paste here", async () => acts.paste((await navigator.clipboard.readText().catch(() => null)) ?? copied?.line ?? "", at)),
     item("Fit the roof", () => bench.plan.view.fit()),

@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.GroupEdits;
+import whipsaw.core.design.ModuleEdits;
 import whipsaw.core.design.NumberEdits;
 import whipsaw.core.design.PlaceEdits;
 import whipsaw.core.job.Corner;
@@ -42,6 +43,8 @@ final class PlaceWork {
                         case "remove-array" -> edits.removeArray(WorkOutController.text(body, "id"));
                         case "own-inverters" -> new GroupEdits(design).own();
                         case "remove-group" -> new GroupEdits(design).remove(WorkOutController.text(body, "id"));
+                        case "leave-out" -> new ModuleEdits(design).leaveOut(texts(body.get("positions")));
+                        case "put-back" -> new ModuleEdits(design).putBack();
                         case "keep-numbers" -> new NumberEdits(design)
                                 .keep(WorkOutController.text(body, "by"), LocalDate.now());
                         case "count-anew" -> new NumberEdits(design).release();
@@ -52,6 +55,12 @@ final class PlaceWork {
         } catch (IllegalArgumentException e) {
             throw WorkOutController.refused(ARRAYS, "Arrays, roofs and inverters:", "", e.getMessage());
         }
+    }
+
+    private static List<String> texts(Object given) {
+        return given instanceof List<?> list
+                ? list.stream().map(String::valueOf).toList()
+                : List.of();
     }
 
     private static Object asMap(Change c) {
@@ -99,6 +108,13 @@ final class PlaceWork {
             case "add-roof" -> "Roof " + WorkOutController.text(body, "name") + " added with an array";
             case "remove-roof" -> "Roof " + named(design, WorkOutController.text(body, "id"))
                     + " removed with its arrays";
+            case "leave-out" -> Show.count(
+                            new ModuleEdits(design)
+                                    .between(texts(body.get("positions")))
+                                    .size(),
+                            "module")
+                    + " of " + design.job().name() + " left out";
+            case "put-back" -> "Modules of " + design.job().name() + " put back";
             case "keep-numbers" -> "Crew numbers of " + design.job().name() + " kept, sheet signed by "
                     + WorkOutController.text(body, "by");
             case "count-anew" -> "Crew numbers of " + design.job().name() + " counted anew";

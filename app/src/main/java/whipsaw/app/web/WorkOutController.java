@@ -67,6 +67,8 @@ public class WorkOutController {
                             "remove-array",
                             "remove-roof",
                             "add-roof",
+                            "leave-out",
+                            "put-back",
                             "keep-numbers",
                             "count-anew",
                             "own-inverters",

@@ -64,13 +64,13 @@ final class ArrayChecks {
         if (lost > 0) {
             checks.add(Check.stated(
                     "array.hand-edits",
-                    "Modules taken out by hand",
+                    "Modules left out by hand",
                     Show.count(lost, "place") + " without a module",
                     "a module within half a module",
                     Verdict.CLOSE,
                     "hand edits are kept by place",
                     "total.modules",
-                    "the layout has moved: take them out again where they are needed"));
+                    "the layout has moved: leave them out again where it is needed"));
         }
     }
 

@@ -3,10 +3,8 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
@@ -19,7 +17,6 @@ import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.JobPaths;
-import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 
 /** Ways out by modules left out where the check is, or moved from there to places left free. */
@@ -108,16 +105,7 @@ final class LeaveOut {
     }
 
     private Way without(List<ArrayLayout.Module> modules) {
-        List<Object> places = new ArrayList<>();
-        design.job().array().removed().forEach(c -> places.add(corner(c.x().typed(), c.y().typed())));
-        for (ArrayLayout.Module m : modules) {
-            Coordinate at = design.layout()
-                    .frame()
-                    .plan(
-                            m.s() + design.layout().alongM() / 2,
-                            m.t() + design.layout().depthM() / 2);
-            places.add(corner(exact(at.x), exact(at.y)));
-        }
+        List<Object> places = new ModuleEdits(design).without(modules);
         String words = "Leave out " + Show.count(modules.size(), "module") + " (" + placeWords() + ")";
         return tries.tried("modules", words, Tries.set(JobPaths.ARRAY.to(ArrayChoice::removed), places));
     }
@@ -139,7 +127,7 @@ final class LeaveOut {
         List<?> without = (List<?>) leftOut.changes().get(0).value();
         for (int back = Math.min(away, far.size()); back > 0; back = back * 2 / 3) {
             Set<Object> again = new HashSet<>();
-            far.subList(0, back).forEach(c -> again.add(corner(c.x().typed(), c.y().typed())));
+            far.subList(0, back).forEach(c -> again.add(ModuleEdits.corner(c.x().typed(), c.y().typed())));
             List<Object> places = new ArrayList<>(without);
             places.removeIf(again::contains);
             Way way = tries.way(
@@ -176,17 +164,6 @@ final class LeaveOut {
         int more = check.place().items().size() - 1;
         boolean bays = check.place().kind() == Place.Kind.BAYS && more > 0;
         return check.place().words() + (bays ? " and " + more + " more" : "");
-    }
-
-    private String exact(double metres) {
-        return Show.exact(design.job().project().units(), Dimension.ROOF_LENGTH, metres);
-    }
-
-    private static Map<String, Object> corner(String x, String y) {
-        Map<String, Object> corner = new LinkedHashMap<>();
-        corner.put("x", x);
-        corner.put("y", y);
-        return corner;
     }
 
     private List<ArrayLayout.Module> atPlace(Place place) {

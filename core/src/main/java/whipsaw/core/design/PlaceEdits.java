@@ -119,7 +119,7 @@ public final class PlaceEdits {
         return changes;
     }
 
-    /** Moves the area of the array that is looked at, with the places taken out by hand. */
+    /** Moves the area of the array that is looked at, with the places left out by hand. */
     public List<Change> move(double dx, double dy) {
         JobArray own = placed();
         if (own.area().isEmpty()) {

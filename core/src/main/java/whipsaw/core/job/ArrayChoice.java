@@ -14,7 +14,7 @@ import whipsaw.core.units.Measure;
  * @param setback null takes the common rule
  * @param walkway null for none
  * @param windowFrom start of the shade-free window on the shortest day, true solar hour
- * @param removed places of modules taken out by hand
+ * @param removed places of modules left out by hand
  * @param attachments null where nothing but weight holds the array
  */
 public record ArrayChoice(
@@ -59,13 +59,13 @@ public record ArrayChoice(
                         orElse = "0 m",
                         absent = "none")
                 Measure shiftAcross,
-        @Input(label = "Modules taken out", each = "Module taken out", by = "", many = 20_000) List<Corner> removed,
+        @Input(label = "Modules left out", each = "Module left out", by = "", many = 20_000) List<Corner> removed,
         @Input(label = "Attachments beside weight", optional = true) Attachments attachments) {
     public ArrayChoice {
         removed = List.copyOf(removed);
     }
 
-    /** The same with other places taken out by hand. */
+    /** The same with other places left out by hand. */
     public ArrayChoice without(List<Corner> places) {
         return with(facing, places);
     }

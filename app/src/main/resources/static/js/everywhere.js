@@ -1,4 +1,5 @@
 // What every page has: the lamp, menus that close, the sheet of keys on a question mark; its window's name in forms.
+import "./making.js";
 import "./token.js";
 
 function showLamp() {

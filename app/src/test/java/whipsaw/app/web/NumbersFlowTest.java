@@ -3,6 +3,8 @@ package whipsaw.app.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
@@ -52,6 +54,21 @@ class NumbersFlowTest extends ServedTest {
             page.locator("[data-ask=count-anew]").click();
             assertThat(page.locator("#bench")).hasAttribute("data-revision", "5");
             assertThat(page.locator("[data-check='array.numbers']")).hasCount(0);
+        }
+    }
+
+    @Test
+    void aWorkbookIsMadeWithAWordAndComesUnderItsName() {
+        try (Page page = page()) {
+            openBench(page, "milepost-hall");
+            page.locator("details.menu summary")
+                    .filter(new Locator.FilterOptions().setHasText("Files"))
+                    .click();
+            Download file = page.waitForDownload(
+                    () -> page.locator("a[href$='schedules.xlsx']").click());
+            assertThat(file.suggestedFilename()).endsWith(".xlsx");
+            assertThat(page.locator("#making")).containsText("Making the workbook");
+            assertThat(page.locator("#making")).isHidden();
         }
     }
 }

@@ -1,5 +1,10 @@
 package whipsaw.core.array;
 
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
+
 /**
  * Spacing of pairs back to back on a level roof: the valley that keeps each face free of the
  * neighbouring pair's shadow in a window of true solar time, and below which sun a given valley
@@ -37,6 +42,34 @@ public record PairSpacing(
             double leastValleyM,
             double declinationDeg) {}
 
+    private static final Formulas FORMULAS = Formulas.of("")
+            .in("c", "footprint of a face", Measured.PART_LENGTH)
+            .in("h", "rise of a face", Measured.PART_LENGTH)
+            .in("ridge", "ridge gap", Measured.PART_LENGTH)
+            .in("v", "valley", Measured.PART_LENGTH)
+            .let("P", "ridge to ridge", "2 · {c} + {ridge} + {v}", Measured.ROOF_LENGTH, "geometry")
+            .let(
+                    "ψ_0",
+                    "a face is in its neighbour's shade only while the sun is lower in section",
+                    "atan({h} / ({c} + {v}))",
+                    Measured.DEGREES,
+                    "geometry")
+            .build();
+
+    /** Pitch, and the sun in section below which a face is in shade, of a valley. */
+    public Values at(double valleyM) {
+        return values(input, halfM, riseM, valleyM);
+    }
+
+    private static Values values(Input in, double half, double rise, double valley) {
+        return FORMULAS.values()
+                .put("c", half, From.figure(null))
+                .put("h", rise, From.figure(null))
+                .put("ridge", in.ridgeGapM())
+                .put("v", valley)
+                .compute();
+    }
+
     public static PairSpacing of(Input in) {
         RowSpacing front = side(in, in.facingDeg());
         RowSpacing rear = side(in, in.facingDeg() + 180);
@@ -48,7 +81,14 @@ public record PairSpacing(
         double shadow = Math.max(front.gapM(), rear.gapM());
         double valley = Math.max(Math.max(in.leastValleyM(), 0), shadow - half);
         double lowest = Math.min(front.profileAngleDeg(), rear.profileAngleDeg());
-        return new PairSpacing(in, rise, half, true, lowest, valley, pitchM(in, half, valley));
+        return new PairSpacing(
+                in,
+                rise,
+                half,
+                true,
+                lowest,
+                valley,
+                values(in, half, rise, valley).si("P"));
     }
 
     private static RowSpacing side(Input in, double facingDeg) {
@@ -64,10 +104,6 @@ public record PairSpacing(
                 in.declinationDeg()));
     }
 
-    private static double pitchM(Input in, double half, double valley) {
-        return 2 * half + in.ridgeGapM() + valley;
-    }
-
     /** Both faces' slope length over the pitch. */
     public double coverage() {
         return 2 * input.slopeLengthM() / pitchM;
@@ -75,6 +111,6 @@ public record PairSpacing(
 
     /** Sun in section below which a valley leaves a face in shade. */
     public double shadeLimitDeg(double valley) {
-        return Math.toDegrees(Math.atan2(riseM, halfM + valley));
+        return at(valley).si("ψ_0");
     }
 }

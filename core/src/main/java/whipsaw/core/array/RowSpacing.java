@@ -1,5 +1,15 @@
 package whipsaw.core.array;
 
+import java.util.List;
+import whipsaw.core.formula.Formulas;
+import whipsaw.core.formula.From;
+import whipsaw.core.formula.Measured;
+import whipsaw.core.formula.Values;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
+import whipsaw.core.working.Step;
+import whipsaw.core.working.Terms;
+
 /**
  * Gap between one-way rows that keeps them free of each other's shadow over a window of true solar
  * time on a day of given declination.
@@ -8,31 +18,31 @@ package whipsaw.core.array;
  * hour angle, every minute from the start to the end of the window, both included, without
  * refraction.
  *
- * @param riseM height of the top edge above the low edge, normal to the roof
- * @param depthM footprint of a row along the roof
+ * @param values of the symbols of the formulas
  * @param worldTiltDeg tilt of the module to the horizon
  * @param worldAzimuthDeg azimuth the module faces; NaN when it is level
  * @param shadeFree false when the sun is at or below the horizon or the roof in the window: no gap
  *     is enough
- * @param profileAngleDeg elevation of the governing sun in the plane normal to the rows; NaN when
- *     not shade-free
  * @param hour solar time of the governing instant
- * @param gapM clear gap along the roof
- * @param pitchM row to row along the roof
  * @param pitchInPlanM row to row in plan
  */
 public record RowSpacing(
         Input input,
-        double riseM,
-        double depthM,
+        Values values,
         double worldTiltDeg,
         double worldAzimuthDeg,
         boolean shadeFree,
-        double profileAngleDeg,
         double hour,
-        double gapM,
-        double pitchM,
         double pitchInPlanM) {
+    private static final Formulas FORMULAS = Formulas.of("")
+            .in("L", "module up the slope", Measured.PART_LENGTH)
+            .in("β", "tilt", Measured.DEGREES)
+            .let("h", "rise of a module", "{L} · sin({β})", Measured.PART_LENGTH, "geometry")
+            .let("c", "footprint of a row", "{L} · cos({β})", Measured.PART_LENGTH, "geometry")
+            .in("ψ", "lowest profile angle in the window", Measured.DEGREES)
+            .let("g", "gap free of shade in the window", "max(0, {h} / tan({ψ}))", Measured.PART_LENGTH, "geometry")
+            .let("P", "row to row", "{c} + {g}", Measured.ROOF_LENGTH, "geometry")
+            .build();
 
     /** Declination of the winter solstice of the northern hemisphere. */
     public static final double SOLSTICE_DECLINATION_DEG = -23.44;
@@ -68,15 +78,13 @@ public record RowSpacing(
 
     /** Ground coverage ratio, slope length over pitch. */
     public double coverage() {
-        return input.slopeLengthM() / pitchM;
+        return input.slopeLengthM() / pitchM();
     }
 
     public static RowSpacing of(Input in) {
         double[] normal = direction(in.roofAzimuthDeg(), 90 - in.roofSlopeDeg());
         double[] facing = facingInRoof(normal, in.facingDeg());
         double beta = Math.toRadians(in.tiltDeg());
-        double rise = in.slopeLengthM() * Math.sin(beta);
-        double depth = in.slopeLengthM() * Math.cos(beta);
         double mx = Math.cos(beta) * normal[0] + Math.sin(beta) * facing[0];
         double my = Math.cos(beta) * normal[1] + Math.sin(beta) * facing[1];
         double mz = Math.cos(beta) * normal[2] + Math.sin(beta) * facing[2];
@@ -84,7 +92,6 @@ public record RowSpacing(
         boolean level = Math.hypot(mx, my) < LEVEL;
         double worldAzimuth = level ? Double.NaN : wrap(Math.toDegrees(Math.atan2(mx, my)));
 
-        double worst = 0;
         double governing = Double.POSITIVE_INFINITY;
         double governingHour = in.fromHour();
         int minutes = (int) Math.round((in.toHour() - in.fromHour()) * 60);
@@ -95,40 +102,63 @@ public record RowSpacing(
             double sn = dot(sun, normal);
             if (sun[2] <= 0 || sn <= 0) {
                 return new RowSpacing(
-                        in,
-                        rise,
-                        depth,
-                        worldTilt,
-                        worldAzimuth,
-                        false,
-                        Double.NaN,
-                        hour,
-                        Double.NaN,
-                        Double.NaN,
-                        Double.NaN);
+                        in, values(in, Double.NaN, hour), worldTilt, worldAzimuth, false, hour, Double.NaN);
             }
             double profile = Math.toDegrees(Math.atan2(sn, sf));
             if (profile < governing) {
                 governing = profile;
                 governingHour = hour;
-                worst = Math.max(0, sf) / sn;
             }
         }
-        double gap = rise * worst;
         double azimuth = Math.toRadians(in.facingDeg());
         double inPlan = facing[0] * Math.sin(azimuth) + facing[1] * Math.cos(azimuth);
-        return new RowSpacing(
-                in,
-                rise,
-                depth,
-                worldTilt,
-                worldAzimuth,
-                true,
-                governing,
-                governingHour,
-                gap,
-                depth + gap,
-                (depth + gap) * inPlan);
+        Values values = values(in, governing, governingHour);
+        return new RowSpacing(in, values, worldTilt, worldAzimuth, true, governingHour, values.si("P") * inPlan);
+    }
+
+    private static Values values(Input in, double profileDeg, double hour) {
+        return FORMULAS.values()
+                .put("L", in.slopeLengthM())
+                .put("β", in.tiltDeg())
+                .put(
+                        "ψ",
+                        profileDeg,
+                        From.rule("of the sun every minute from " + SolarTime.clock(in.fromHour()) + " to "
+                                + SolarTime.clock(in.toHour()) + " solar time, at " + SolarTime.clock(hour)
+                                + ": latitude " + Show.number(in.latitudeDeg(), 4) + "°, declination "
+                                + Show.number(in.declinationDeg(), 2) + "°, rows facing "
+                                + Show.number(in.facingDeg(), 1) + "°, no refraction"))
+                .compute();
+    }
+
+    /** Height of the top edge above the low edge, normal to the roof. */
+    public double riseM() {
+        return values.si("h");
+    }
+
+    /** Footprint of a row along the roof. */
+    public double depthM() {
+        return values.si("c");
+    }
+
+    /** Elevation of the governing sun in the plane normal to the rows; NaN when not shade-free. */
+    public double profileAngleDeg() {
+        return values.si("ψ");
+    }
+
+    /** Clear gap along the roof; NaN when no gap is enough. */
+    public double gapM() {
+        return values.si("g");
+    }
+
+    /** Row to row along the roof; NaN when no gap is enough. */
+    public double pitchM() {
+        return values.si("P");
+    }
+
+    /** The lines of its working; without the gap where none is enough. */
+    public List<Step> steps(Terms terms, UnitSystem units) {
+        return values.steps(terms, units).subList(0, shadeFree ? 4 : 2);
     }
 
     /** Horizontal facing direction lifted onto the roof: normal x row axis. */

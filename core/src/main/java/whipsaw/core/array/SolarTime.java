@@ -18,6 +18,12 @@ public record SolarTime(int day, double hour, double azimuthDeg, double elevatio
 
     private static final int DAYS = 365;
 
+    /** A solar hour as a clock shows it: {@code 9:30}. */
+    public static String clock(double hour) {
+        long minutes = Math.round(hour * 60);
+        return String.format("%d:%02d", minutes / 60, minutes % 60);
+    }
+
     public static SolarTime of(double latitudeDeg, double longitudeDeg, int day, double hour) {
         double[] sun = direction(latitudeDeg, declinationDeg(latitudeDeg, longitudeDeg, day), hour);
         double azimuth = Math.toDegrees(Math.atan2(sun[0], sun[1]));

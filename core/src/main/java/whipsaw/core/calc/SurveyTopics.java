@@ -16,6 +16,7 @@ import whipsaw.core.roof.SightLine;
 import whipsaw.core.roof.Traverse;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
+import whipsaw.core.working.Terms;
 
 /** Sun, row spacing and the tape. */
 final class SurveyTopics {
@@ -96,6 +97,7 @@ final class SurveyTopics {
                             .put("pitch_m", r.pitchM())
                             .put("ground_coverage_ratio", r.coverage())
                             .put("pitch_in_plan_m", r.pitchInPlanM());
+                    out.steps(r.steps(Terms.typed(), null));
                 });
     }
 
@@ -133,6 +135,9 @@ final class SurveyTopics {
                             .put("valley_gap_m", p.valleyM())
                             .put("peak_to_peak_pitch_m", p.pitchM())
                             .put("ground_coverage_ratio", p.shadeFree() ? p.coverage() : Double.NaN);
+                    if (p.shadeFree()) {
+                        out.steps(p.at(p.valleyM()).steps(Terms.typed()));
+                    }
                 });
     }
 

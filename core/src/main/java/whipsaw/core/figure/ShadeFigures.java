@@ -42,7 +42,8 @@ final class ShadeFigures {
                     .collect(Collectors.joining(", "));
             w.step(
                     "",
-                    clock(h.sun().hour()) + ", sun " + Show.number(h.sun().elevationDeg(), 1) + "° high",
+                    SolarTime.clock(h.sun().hour()) + ", sun "
+                            + Show.number(h.sun().elevationDeg(), 1) + "° high",
                     by.isEmpty() ? "none" : by,
                     modules(h.modules().cardinality()),
                     "shadow on the plane of each row");
@@ -102,7 +103,7 @@ final class ShadeFigures {
                             : w;
                     w.step(
                             "L",
-                            "shadow at the height of the low edges at " + clock(hour) + ", falling to "
+                            "shadow at the height of the low edges at " + SolarTime.clock(hour) + ", falling to "
                                     + Show.number((h.sun().azimuthDeg() + 180) % 360, 0) + "°",
                             "{h} / tan({γ})",
                             Show.both(units, Dimension.ROOF_LENGTH, s.lengthM()) + ", "
@@ -151,7 +152,7 @@ final class ShadeFigures {
                     .collect(Collectors.joining(", "));
             w.step(
                     "",
-                    day(h.sun()) + ", " + clock(h.sun().hour()),
+                    day(h.sun()) + ", " + SolarTime.clock(h.sun().hour()),
                     by.isEmpty() ? "none" : by,
                     by.isEmpty() ? "in the sun" : "in shade",
                     "");
@@ -185,11 +186,6 @@ final class ShadeFigures {
     }
 
     /** A time of the day as clocks show it. */
-    private static String clock(double hour) {
-        long minutes = Math.round(hour * 60);
-        return minutes / 60 + ":" + (minutes % 60 < 10 ? "0" : "") + minutes % 60;
-    }
-
     private static String day(SolarTime sun) {
         return sun.date().getDayOfMonth() + " "
                 + sun.date().getMonth().getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH);

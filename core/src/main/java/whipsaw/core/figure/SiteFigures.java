@@ -4,6 +4,7 @@ import static whipsaw.core.units.Show.significant;
 
 import whipsaw.core.array.PairSpacing;
 import whipsaw.core.array.RowSpacing;
+import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Site;
@@ -104,7 +105,6 @@ final class SiteFigures {
 
     static Working rowGap(Design design) {
         RowSpacing r = design.layout().spacing();
-        RowSpacing.Input in = r.input();
         UnitSystem units = design.job().project().units();
         ArrayChoice array = design.job().array();
         String chosen = Show.both(units, Dimension.PART_LENGTH, design.layout().gapM());
@@ -112,46 +112,17 @@ final class SiteFigures {
             return valley(design, chosen);
         }
         Working.Builder w = Working.of("array.gap", "Row gap", chosen)
-                .step(
-                        "h",
-                        "rise of a module",
-                        "{L} · sin {β}",
-                        Show.both(units, Dimension.PART_LENGTH, r.riseM()),
-                        "geometry",
-                        Term.data(
-                                "L",
-                                "module up the slope",
-                                Show.both(units, Dimension.PART_LENGTH, in.slopeLengthM()),
-                                Origin.CATALOGUE,
-                                array.module().info()),
-                        Term.given("β", "tilt", Show.number(in.tiltDeg(), 1) + "°", array.tilt()));
-        if (r.shadeFree()) {
-            w.step(
-                            "ψ",
-                            "lowest profile angle in the window, at " + hour(r.hour()) + " solar time",
-                            "atan( tan e / cos(A_s − {A}) ) at latitude {φ}, declination {δ}",
-                            Show.number(r.profileAngleDeg(), 2) + "°",
-                            "solar geometry, no refraction",
-                            Term.given(
-                                    "φ",
-                                    "latitude",
-                                    Show.number(in.latitudeDeg(), 4) + "°",
-                                    design.job().site().latitude()),
-                            Term.byRule(
-                                    "δ",
-                                    "declination of the shortest day",
-                                    Show.number(in.declinationDeg(), 2) + "°",
-                                    "winter solstice"),
-                            Term.given("A", "azimuth the rows face", Show.number(in.facingDeg(), 1) + "°", null))
-                    .step(
-                            "g",
-                            "shade-free gap, window " + hour(in.fromHour()) + " to " + hour(in.toHour()),
-                            "{h} / tan {ψ}",
-                            Show.both(units, Dimension.PART_LENGTH, r.gapM()),
-                            "geometry",
-                            Term.computed("h", "rise", Show.both(units, Dimension.PART_LENGTH, r.riseM()), null),
-                            Term.computed("ψ", "profile angle", Show.number(r.profileAngleDeg(), 2) + "°", null));
-        } else {
+                .steps(r.steps(
+                        Terms.of(
+                                Term.data(
+                                        "L",
+                                        "",
+                                        "",
+                                        Origin.CATALOGUE,
+                                        array.module().info()),
+                                Term.given("β", "", "", array.tilt())),
+                        units));
+        if (!r.shadeFree()) {
             w.note("The sun is at or below the horizon within the window: no gap is shade-free.");
         }
         return w.step(
@@ -170,41 +141,29 @@ final class SiteFigures {
         PairSpacing p = design.layout().pairs();
         UnitSystem units = design.job().project().units();
         ArrayChoice array = design.job().array();
-        Term half = Term.computed("c", "footprint of a face", Show.both(units, Dimension.PART_LENGTH, p.halfM()), null);
-        Term rise = Term.computed("h", "rise of a face", Show.both(units, Dimension.PART_LENGTH, p.riseM()), null);
-        Term valley = Term.data(
-                "v", "valley chosen", chosen, Origin.CATALOGUE, array.tray().info());
         return Working.of("array.gap", "Valley between pairs", chosen)
-                .step(
-                        "P",
-                        "ridge to ridge",
-                        "2 · {c} + {ridge} + {v}",
-                        Show.both(units, Dimension.ROOF_LENGTH, design.layout().pitchM()),
-                        "geometry",
-                        half,
-                        Term.data(
-                                "ridge",
-                                "ridge gap",
-                                Show.both(
-                                        units, Dimension.PART_LENGTH, p.input().ridgeGapM()),
-                                Origin.CATALOGUE,
-                                array.tray().info()),
-                        valley)
-                .step(
-                        "ψ_0",
-                        "a face is in its neighbour's shade only while the sun is lower in section",
-                        "atan({h} / ({c} + {v}))",
-                        Show.number(p.shadeLimitDeg(design.layout().gapM()), 1) + "°",
-                        "geometry",
-                        rise,
-                        half,
-                        valley)
+                .steps(p.at(design.layout().gapM())
+                        .steps(
+                                Terms.of(
+                                        Term.data(
+                                                "ridge",
+                                                "",
+                                                "",
+                                                Origin.CATALOGUE,
+                                                array.tray().info()),
+                                        Term.data(
+                                                "v",
+                                                "",
+                                                "",
+                                                Origin.CATALOGUE,
+                                                array.tray().info())),
+                                units))
                 .note(
                         p.shadeFree()
                                 ? "No shade at all in the window from "
-                                        + hour(p.input().fromHour())
+                                        + SolarTime.clock(p.input().fromHour())
                                         + " to "
-                                        + hour(p.input().toHour())
+                                        + SolarTime.clock(p.input().toHour())
                                         + " of the shortest day would need a valley of "
                                         + Show.both(units, Dimension.PART_LENGTH, p.valleyM())
                                         + ", for a sun as low as "
@@ -213,11 +172,6 @@ final class SiteFigures {
                                 : "The sun is below the horizon within the window: no valley is shade-free.")
                 .note("The pairs are taken as standing on a level roof.")
                 .build();
-    }
-
-    private static String hour(double hour) {
-        long minutes = Math.round(hour * 60);
-        return String.format("%d:%02d", minutes / 60, minutes % 60);
     }
 
     static Working setback(Design design, CodeTables tables) {

@@ -41,6 +41,10 @@ public record Measured(
     public static final Measured ROOF_LENGTH =
             new Measured(" m", null, 1, 0, 0, 0, 4, Dimension.ROOF_LENGTH, UnitSystem.METRIC);
 
+    /** A length of a part, shown in millimetres and inches. */
+    public static final Measured PART_LENGTH =
+            new Measured(" m", null, 1, 0, 0, 0, 4, Dimension.PART_LENGTH, UnitSystem.METRIC);
+
     public static final Measured FOOT = new Measured(" ft", Unit.FOOT, 1, 0, 0, 0, 5, null, null);
     public static final Measured SQUARE_FOOT = new Measured(" ft²", Unit.SQUARE_FOOT, 2, 0, 0, 0, 4, null, null);
     public static final Measured METRE_PER_SECOND = new Measured(" m/s", null, 1, 0, -1, 0, 5, null, null);

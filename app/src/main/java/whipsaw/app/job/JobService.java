@@ -302,21 +302,6 @@ public class JobService {
                 .toList();
     }
 
-    /** An undo would take back what another window made. */
-    public static class NotOwn extends RuntimeException {
-        private static final long serialVersionUID = 1L;
-        private final transient Revision revision;
-
-        NotOwn(Revision revision) {
-            super("made in another window");
-            this.revision = revision;
-        }
-
-        public Revision revision() {
-            return revision;
-        }
-    }
-
     /**
      * Undoes or redoes; with nothing to step to the job stays as it is.
      *

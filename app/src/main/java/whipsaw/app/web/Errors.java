@@ -24,6 +24,7 @@ import org.springframework.web.multipart.MaxUploadSizeExceededException;
 import org.springframework.web.multipart.MultipartException;
 import org.springframework.web.servlet.ModelAndView;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.NotOwn;
 import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.Revision;
@@ -85,8 +86,8 @@ public class Errors {
         return answer(request, HttpStatus.CONFLICT, "Changed in another window", problems);
     }
 
-    @ExceptionHandler(JobService.NotOwn.class)
-    public Object notOwn(JobService.NotOwn e, HttpServletRequest request) {
+    @ExceptionHandler(NotOwn.class)
+    public Object notOwn(NotOwn e, HttpServletRequest request) {
         Revision r = e.revision();
         String at = r.at().substring(0, 16).replace('T', ' ');
         Map<String, String> problem = Map.of(

@@ -24,14 +24,17 @@ public record ArrayFrame(double alongX, double alongY) {
         return Math.abs(value - rounded) < 1e-12 ? rounded : value;
     }
 
+    /** Coordinate along the rows, m, of a place on the plan. */
     public double s(double x, double y) {
         return x * alongX + y * alongY;
     }
 
+    /** Coordinate across the rows, m, of a place on the plan. */
     public double t(double x, double y) {
         return -x * alongY + y * alongX;
     }
 
+    /** Place on the plan of coordinates along and across the rows, m. */
     public Coordinate plan(double s, double t) {
         return new Coordinate(s * alongX - t * alongY, s * alongY + t * alongX);
     }

@@ -161,6 +161,7 @@ public record ArrayLayout(
 
     /** Modules side by side without a break. */
     public record Run(int row, int firstIndex, int lastIndex, double from, double to) {
+        /** Length along the row, gaps between its modules included. */
         public double lengthM() {
             return to - from;
         }

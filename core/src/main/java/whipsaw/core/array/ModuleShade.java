@@ -77,6 +77,7 @@ public final class ModuleShade {
         this.rows = rows(layout);
     }
 
+    /** Shade of the parapets and things of a roof on the modules of an array. */
     public static ModuleShade of(Job job, RoofPlan plan, ArrayLayout layout) {
         return new ModuleShade(job, plan, layout);
     }

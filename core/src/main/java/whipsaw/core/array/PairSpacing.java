@@ -70,6 +70,7 @@ public record PairSpacing(
                 .compute();
     }
 
+    /** Computes it; both faces are looked at, the one that needs the wider valley governs. */
     public static PairSpacing of(Input in) {
         RowSpacing front = side(in, in.facingDeg());
         RowSpacing rear = side(in, in.facingDeg() + 180);

@@ -81,6 +81,7 @@ public record RowSpacing(
         return input.slopeLengthM() / pitchM();
     }
 
+    /** Computes it. The tilt has to be below 90°; a window of no length is one instant. */
     public static RowSpacing of(Input in) {
         double[] normal = direction(in.roofAzimuthDeg(), 90 - in.roofSlopeDeg());
         double[] facing = facingInRoof(normal, in.facingDeg());

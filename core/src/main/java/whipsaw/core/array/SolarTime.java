@@ -24,12 +24,14 @@ public record SolarTime(int day, double hour, double azimuthDeg, double elevatio
         return String.format("%d:%02d", minutes / 60, minutes % 60);
     }
 
+    /** Where the sun stands at a true solar hour of a day of the year. */
     public static SolarTime of(double latitudeDeg, double longitudeDeg, int day, double hour) {
         double[] sun = direction(latitudeDeg, declinationDeg(latitudeDeg, longitudeDeg, day), hour);
         double azimuth = Math.toDegrees(Math.atan2(sun[0], sun[1]));
         return new SolarTime(day, hour, (azimuth + 360) % 360, Math.toDegrees(Math.asin(sun[2])));
     }
 
+    /** The day, in a year that is no leap year. */
     public LocalDate date() {
         return LocalDate.ofYearDay(YEAR, day);
     }

@@ -73,6 +73,7 @@ public final class CalcInputs {
                 .toList();
     }
 
+    /** Whether an input was given under a key. */
     public boolean has(String key) {
         return get(key) != null;
     }
@@ -151,6 +152,7 @@ public final class CalcInputs {
         return value;
     }
 
+    /** A length of 0 or more, m, from its metric or its US twin. */
     public double length(String name) {
         return positive(name, si(name, Quantity.LENGTH), false);
     }
@@ -181,6 +183,7 @@ public final class CalcInputs {
         return finite(key, value);
     }
 
+    /** A number, or another one where it was not given. */
     public double numberOr(String key, double absent) {
         return has(key) ? number(key) : absent;
     }
@@ -203,6 +206,7 @@ public final class CalcInputs {
         return (int) value;
     }
 
+    /** A truth value; false where it was not given. */
     public boolean flag(String key) {
         Object value = get(key);
         if (value instanceof Boolean flag) {
@@ -214,6 +218,7 @@ public final class CalcInputs {
         throw new CalcException(path + key, value + " is neither true nor false");
     }
 
+    /** A text that has to be there. */
     public String text(String key) {
         if (!has(key)) {
             throw new CalcException(path + key, "is missing: give a text");
@@ -230,10 +235,12 @@ public final class CalcInputs {
         return value;
     }
 
+    /** A list of numbers that has to be there. */
     public List<Double> numbers(String key) {
         return list(key).stream().map(v -> finite(key, v)).toList();
     }
 
+    /** A list of objects that has to be there, each with inputs of its own. */
     @SuppressWarnings("unchecked")
     public List<CalcInputs> objects(String key) {
         List<?> list = list(key);

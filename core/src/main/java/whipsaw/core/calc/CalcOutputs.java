@@ -49,6 +49,7 @@ public final class CalcOutputs {
         return this;
     }
 
+    /** What was put out, by key, in order. */
     public Map<String, Object> values() {
         return Collections.unmodifiableMap(values);
     }

@@ -23,11 +23,13 @@ public final class CaseRunner {
      * @param known false when there is no such topic
      */
     public record Outcome(String id, String topic, boolean known, List<String> misses) {
+        /** Whether nothing differs. */
         public boolean passed() {
             return known && misses.isEmpty();
         }
     }
 
+    /** Runs one case and holds what comes out against what it expects. */
     @SuppressWarnings("unchecked")
     public Outcome run(Map<String, ?> theCase) {
         String id = String.valueOf(theCase.get("id"));

@@ -91,124 +91,134 @@ final class EnTopics {
     }
 
     static List<Topic> snow(CodeTables tables) {
-        return List.of(
-                new Topic(
-                        "snow_asce_flat",
-                        "Snow on a flat roof, ASCE",
-                        "ASCE 7-16 7.3, 7.10",
-                        List.of(
-                                field("pg_psf", "Ground snow load, psf", "20"),
-                                field("Ce", "Exposure factor C_e", "1.0"),
-                                field("Ct", "Thermal factor C_t", "1.0"),
-                                field("Is", "Importance factor I_s", "1.0"),
-                                field("roof_slope_deg", "Roof slope, deg", "1.2"),
-                                field("W_eave_to_ridge_ft", "Eave to ridge, ft", "80")),
-                        (in, out) -> {
-                            AsceSnow s = AsceSnow.of(
-                                    new AsceSnow.Input(
-                                            in.si("pg", Quantity.PRESSURE),
-                                            in.number("Ce", 0.1, 3),
-                                            in.number("Ct", 0.1, 3),
-                                            in.number("Is", 0.1, 3),
-                                            in.number("roof_slope_deg", 0, 90),
-                                            in.length("W_eave_to_ridge")),
-                                    tables.snow());
-                            out.steps(s.steps(Terms.typed()))
-                                    .pressure("pf", s.flatPa())
-                                    .pressure("pm", s.minimumPa())
-                                    .put("rain_on_snow_applies", s.rainOnSnow())
-                                    .pressure("pf_with_rain", s.withRainPa())
-                                    .pressure("design_uniform", s.roofPa());
-                        }),
-                new Topic(
-                        "snow_asce_drift",
-                        "Snow drift at a projection or parapet, ASCE",
-                        "ASCE 7-16 7.7, 7.8",
-                        List.of(
-                                field("pg_psf", "Ground snow load, psf", "30"),
-                                field("Ce", "Exposure factor C_e", "1.0"),
-                                field("Ct", "Thermal factor C_t", "1.0"),
-                                field("Is", "Importance factor I_s", "1.0"),
-                                field("lu_ft", "Length of roof the snow comes from, ft", "100"),
-                                field("obstacle_height_ft", "Height of the obstacle, ft", "6"),
-                                field("factor", "Factor on the height", "0.75")),
-                        (in, out) -> {
-                            double importance = in.number("Is", 0.1, 3);
-                            AsceSnow flat = AsceSnow.of(
-                                    new AsceSnow.Input(
-                                            in.si("pg", Quantity.PRESSURE),
-                                            in.number("Ce", 0.1, 3),
-                                            in.number("Ct", 0.1, 3),
-                                            importance,
-                                            0,
-                                            0),
-                                    tables.snow());
-                            AsceDrift d = AsceDrift.of(
-                                    new AsceDrift.Input(
-                                            in.si("pg", Quantity.PRESSURE),
-                                            flat.flatPa(),
-                                            importance,
-                                            in.length("lu"),
-                                            in.length("obstacle_height"),
-                                            in.number("factor", 0.1, 1)),
-                                    tables.drift());
-                            out.steps(flat.steps(Terms.typed()))
-                                    .steps(d.steps(Terms.typed()))
-                                    .put("gamma_pcf", d.densityPcf())
-                                    .put("gamma_kN_per_m3", d.densityPcf() * 0.1570874638)
-                                    .pressure("pf", flat.flatPa())
-                                    .feet("hb", d.balancedM())
-                                    .feet("hc", d.aboveM())
-                                    .put("drift_required", d.drifts())
-                                    .feet("hd", d.fullM())
-                                    .feet("height", d.heightM())
-                                    .feet("width", d.lengthM())
-                                    .pressure("pd", d.surchargePa())
-                                    .pressure("peak_total", d.peakPa());
-                        }),
-                new Topic(
-                        "snow_en",
-                        "Snow on a roof, EN",
-                        "EN 1991-1-3 5.2",
-                        List.of(
-                                field("sk_kPa", "s_k, kPa", "1.2"),
-                                field("alpha_deg", "Slope, deg", "2"),
-                                field("Ce", "Exposure coefficient C_e", "1.0"),
-                                field("Ct", "Thermal coefficient C_t", "1.0"),
-                                field("snow_retained", "Kept from sliding", "false", "false", "true")),
-                        (in, out) -> {
-                            EnSnow s = EnSnow.of(
-                                    new EnSnow.Input(
-                                            in.si("sk", Quantity.PRESSURE),
-                                            in.number("alpha_deg", 0, 90),
-                                            in.number("Ce", 0.1, 3),
-                                            in.number("Ct", 0.1, 3),
-                                            in.flag("snow_retained")),
-                                    tables.en());
-                            out.steps(s.steps(Terms.typed()))
-                                    .put("mu1", s.mu1())
-                                    .put("s_kPa", s.roofPa() / 1000);
-                        }),
-                new Topic(
-                        "snow_en_obstruction",
-                        "Snow drift at an obstruction, EN",
-                        "EN 1991-1-3 6.2",
-                        List.of(
-                                field("sk_kPa", "s_k, kPa", "1.2"),
-                                field("obstacle_height_m", "Height of the obstruction, m", "0.9"),
-                                field("Ce", "Exposure coefficient C_e", "1.0"),
-                                field("Ct", "Thermal coefficient C_t", "1.0")),
-                        (in, out) -> {
-                            EnDrift d = EnDrift.of(
-                                    in.si("sk", Quantity.PRESSURE),
-                                    in.length("obstacle_height"),
+        return List.of(asceFlat(tables), asceDrift(tables), enRoof(tables), enObstruction(tables));
+    }
+
+    private static Topic asceFlat(CodeTables tables) {
+        return new Topic(
+                "snow_asce_flat",
+                "Snow on a flat roof, ASCE",
+                "ASCE 7-16 7.3, 7.10",
+                List.of(
+                        field("pg_psf", "Ground snow load, psf", "20"),
+                        field("Ce", "Exposure factor C_e", "1.0"),
+                        field("Ct", "Thermal factor C_t", "1.0"),
+                        field("Is", "Importance factor I_s", "1.0"),
+                        field("roof_slope_deg", "Roof slope, deg", "1.2"),
+                        field("W_eave_to_ridge_ft", "Eave to ridge, ft", "80")),
+                (in, out) -> {
+                    AsceSnow s = AsceSnow.of(
+                            new AsceSnow.Input(
+                                    in.si("pg", Quantity.PRESSURE),
                                     in.number("Ce", 0.1, 3),
                                     in.number("Ct", 0.1, 3),
-                                    tables.en());
-                            out.steps(d.steps(Terms.typed()))
-                                    .put("mu2", d.mu2())
-                                    .put("ls_m", d.lengthM())
-                                    .put("s_peak_kPa", d.peakPa() / 1000);
-                        }));
+                                    in.number("Is", 0.1, 3),
+                                    in.number("roof_slope_deg", 0, 90),
+                                    in.length("W_eave_to_ridge")),
+                            tables.snow());
+                    out.steps(s.steps(Terms.typed()))
+                            .pressure("pf", s.flatPa())
+                            .pressure("pm", s.minimumPa())
+                            .put("rain_on_snow_applies", s.rainOnSnow())
+                            .pressure("pf_with_rain", s.withRainPa())
+                            .pressure("design_uniform", s.roofPa());
+                });
+    }
+
+    private static Topic asceDrift(CodeTables tables) {
+        return new Topic(
+                "snow_asce_drift",
+                "Snow drift at a projection or parapet, ASCE",
+                "ASCE 7-16 7.7, 7.8",
+                List.of(
+                        field("pg_psf", "Ground snow load, psf", "30"),
+                        field("Ce", "Exposure factor C_e", "1.0"),
+                        field("Ct", "Thermal factor C_t", "1.0"),
+                        field("Is", "Importance factor I_s", "1.0"),
+                        field("lu_ft", "Length of roof the snow comes from, ft", "100"),
+                        field("obstacle_height_ft", "Height of the obstacle, ft", "6"),
+                        field("factor", "Factor on the height", "0.75")),
+                (in, out) -> {
+                    double importance = in.number("Is", 0.1, 3);
+                    AsceSnow flat = AsceSnow.of(
+                            new AsceSnow.Input(
+                                    in.si("pg", Quantity.PRESSURE),
+                                    in.number("Ce", 0.1, 3),
+                                    in.number("Ct", 0.1, 3),
+                                    importance,
+                                    0,
+                                    0),
+                            tables.snow());
+                    AsceDrift d = AsceDrift.of(
+                            new AsceDrift.Input(
+                                    in.si("pg", Quantity.PRESSURE),
+                                    flat.flatPa(),
+                                    importance,
+                                    in.length("lu"),
+                                    in.length("obstacle_height"),
+                                    in.number("factor", 0.1, 1)),
+                            tables.drift());
+                    out.steps(flat.steps(Terms.typed()))
+                            .steps(d.steps(Terms.typed()))
+                            .put("gamma_pcf", d.densityPcf())
+                            .put("gamma_kN_per_m3", d.densityPcf() * 0.1570874638)
+                            .pressure("pf", flat.flatPa())
+                            .feet("hb", d.balancedM())
+                            .feet("hc", d.aboveM())
+                            .put("drift_required", d.drifts())
+                            .feet("hd", d.fullM())
+                            .feet("height", d.heightM())
+                            .feet("width", d.lengthM())
+                            .pressure("pd", d.surchargePa())
+                            .pressure("peak_total", d.peakPa());
+                });
+    }
+
+    private static Topic enRoof(CodeTables tables) {
+        return new Topic(
+                "snow_en",
+                "Snow on a roof, EN",
+                "EN 1991-1-3 5.2",
+                List.of(
+                        field("sk_kPa", "s_k, kPa", "1.2"),
+                        field("alpha_deg", "Slope, deg", "2"),
+                        field("Ce", "Exposure coefficient C_e", "1.0"),
+                        field("Ct", "Thermal coefficient C_t", "1.0"),
+                        field("snow_retained", "Kept from sliding", "false", "false", "true")),
+                (in, out) -> {
+                    EnSnow s = EnSnow.of(
+                            new EnSnow.Input(
+                                    in.si("sk", Quantity.PRESSURE),
+                                    in.number("alpha_deg", 0, 90),
+                                    in.number("Ce", 0.1, 3),
+                                    in.number("Ct", 0.1, 3),
+                                    in.flag("snow_retained")),
+                            tables.en());
+                    out.steps(s.steps(Terms.typed())).put("mu1", s.mu1()).put("s_kPa", s.roofPa() / 1000);
+                });
+    }
+
+    private static Topic enObstruction(CodeTables tables) {
+        return new Topic(
+                "snow_en_obstruction",
+                "Snow drift at an obstruction, EN",
+                "EN 1991-1-3 6.2",
+                List.of(
+                        field("sk_kPa", "s_k, kPa", "1.2"),
+                        field("obstacle_height_m", "Height of the obstruction, m", "0.9"),
+                        field("Ce", "Exposure coefficient C_e", "1.0"),
+                        field("Ct", "Thermal coefficient C_t", "1.0")),
+                (in, out) -> {
+                    EnDrift d = EnDrift.of(
+                            in.si("sk", Quantity.PRESSURE),
+                            in.length("obstacle_height"),
+                            in.number("Ce", 0.1, 3),
+                            in.number("Ct", 0.1, 3),
+                            tables.en());
+                    out.steps(d.steps(Terms.typed()))
+                            .put("mu2", d.mu2())
+                            .put("ls_m", d.lengthM())
+                            .put("s_peak_kPa", d.peakPa() / 1000);
+                });
     }
 }

@@ -23,6 +23,7 @@ public final class Topics {
                 .forEach(topic -> byName.put(topic.name(), topic));
     }
 
+    /** All topics, in the order of the page. */
     public Collection<Topic> all() {
         return byName.values();
     }

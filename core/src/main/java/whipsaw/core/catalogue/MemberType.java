@@ -162,6 +162,7 @@ public record MemberType(
         GIVEN,
         TABLE;
 
+        /** Name in documents. */
         public String key() {
             return name().toLowerCase(java.util.Locale.ROOT);
         }

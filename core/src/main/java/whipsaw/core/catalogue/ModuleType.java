@@ -87,6 +87,7 @@ public record ModuleType(
                         example = "400 mm")
                 Measure holes) {
 
+    /** Length times width. */
     public double areaM2() {
         return length.si() * width.si();
     }

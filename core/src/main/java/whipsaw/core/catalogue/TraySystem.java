@@ -119,15 +119,18 @@ public record TraySystem(
             this.words = words;
         }
 
+        /** Name in documents. */
         public String key() {
             return key;
         }
 
+        /** Name for readers. */
         public String words() {
             return words;
         }
     }
 
+    /** Whether rows stand back to back. */
     public boolean pairs() {
         return arrangement == Arrangement.PAIRS;
     }
@@ -145,6 +148,7 @@ public record TraySystem(
             this.key = key;
         }
 
+        /** Name in documents. */
         public String key() {
             return key;
         }

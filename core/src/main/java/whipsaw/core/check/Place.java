@@ -24,6 +24,7 @@ public record Place(String words, Kind kind, List<Integer> items) {
         items = List.copyOf(items);
     }
 
+    /** A place that is only told in words. */
     public static Place of(String words) {
         return new Place(words, Kind.WORDS, List.of());
     }

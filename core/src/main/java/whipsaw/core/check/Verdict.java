@@ -20,6 +20,7 @@ public enum Verdict {
         this.mark = mark;
     }
 
+    /** The verdict for readers. */
     public String words() {
         return words;
     }

@@ -76,6 +76,7 @@ public record Circuits(List<ArrayStrings> arrays, List<Group> groups) {
      * @param modules indices in the array, in order of the run of the leads
      */
     public record PvString(int number, int inverter, int tracker, List<Integer> modules) {
+        /** Name on the map, for example {@code S12}. */
         public String name() {
             return "S" + number;
         }
@@ -108,6 +109,7 @@ public record Circuits(List<ArrayStrings> arrays, List<Group> groups) {
             return strings.stream().mapToInt(s -> s.modules().size()).sum();
         }
 
+        /** Power of its strings at standard test conditions, W. */
         public double dcW() {
             return modules() * modulePowerW;
         }
@@ -133,6 +135,7 @@ public record Circuits(List<ArrayStrings> arrays, List<Group> groups) {
         return arrays.stream().mapToInt(a -> a.strings().size()).sum();
     }
 
+    /** Power of its strings at standard test conditions, W. */
     public double dcW() {
         return arrays.stream().mapToDouble(ArrayStrings::dcW).sum();
     }

@@ -133,14 +133,17 @@ public record StringLimits(Input input, Values cold, Values hot) {
         return hot.steps(terms);
     }
 
+    /** Whether any number of modules keeps all limits. */
     public boolean feasible() {
         return shortest() <= longest();
     }
 
+    /** Open-circuit voltage of so many modules at the record low, V. */
     public double coldVoltageV(int modules) {
         return modules * coldVocV();
     }
 
+    /** Voltage at maximum power of so many modules in the heat, V. */
     public double hotVoltageV(int modules) {
         return modules * hotVmpV();
     }

@@ -48,6 +48,27 @@ final class ChoiceRules {
         if (array.gap() != null) {
             setting(problems, GAP, array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
+        friction(problems, job);
+        if (array.facing() instanceof ArrayChoice.ToEdge to
+                && to.edge() > plan.edges().size()) {
+            problems.add(Problem.at(
+                    JobPaths.ARRAY
+                            .to(ArrayChoice::facing)
+                            .as(ArrayChoice.ToEdge.class)
+                            .to(ArrayChoice.ToEdge::edge),
+                    to.edge(),
+                    "is not there: the outline has edges 1 to " + plan.edges().size()));
+        }
+        codes(problems, job, tables);
+        problems.addAll(contradictions(job));
+        moduleFits(problems, array.module(), plan, units);
+        oneKindToABay(problems, job.roof().fabric().structure().members());
+        return problems;
+    }
+
+    /** Whether the trays are shown to stand on the covering at its slope. */
+    private static void friction(List<Problem> problems, Job job) {
+        TraySystem tray = job.array().tray();
         boolean trays = job.roof().takesTrays();
         Double friction = tray.friction().get(job.roof().covering());
         if (trays && friction == null) {
@@ -64,16 +85,11 @@ final class ChoiceRules {
                     job.roof().slope().typed(),
                     "is too steep for weight alone: friction on " + job.roof().covering() + " is " + friction));
         }
-        if (array.facing() instanceof ArrayChoice.ToEdge to
-                && to.edge() > plan.edges().size()) {
-            problems.add(Problem.at(
-                    JobPaths.ARRAY
-                            .to(ArrayChoice::facing)
-                            .as(ArrayChoice.ToEdge.class)
-                            .to(ArrayChoice.ToEdge::edge),
-                    to.edge(),
-                    "is not there: the outline has edges 1 to " + plan.edges().size()));
-        }
+    }
+
+    /** Whether the tables that are chosen are there and of the family, and their limits. */
+    private static void codes(List<Problem> problems, Job job, CodeTables tables) {
+        UnitSystem units = job.project().units();
         String chosen = job.site().code().coefficients();
         String family = job.site().code().family();
         NetCoefficients own = tables.netCoefficients(chosen);
@@ -114,10 +130,6 @@ final class ChoiceRules {
                                     Dimension.ROOF_LENGTH,
                                     MOST_DISPLACEMENT / 2 * job.roof().height().si())));
         }
-        problems.addAll(contradictions(job));
-        moduleFits(problems, array.module(), plan, units);
-        oneKindToABay(problems, job.roof().fabric().structure().members());
-        return problems;
     }
 
     /** Inputs that cannot be beside each other. */

@@ -65,14 +65,17 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
         return whole.tables();
     }
 
+    /** The roof in plan. */
     public RoofPlan plan() {
         return roof.plan();
     }
 
+    /** Wind, snow and zones of the roof. */
     public SiteActions site() {
         return roof.site();
     }
 
+    /** The modules of the array as placed. */
     public ArrayLayout layout() {
         return array.layout();
     }
@@ -82,6 +85,7 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
         return array.shade();
     }
 
+    /** Demand and blocks of the array. */
     public HoldDown holdDown() {
         return array.holdDown();
     }
@@ -150,6 +154,7 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
         return array.attached();
     }
 
+    /** Pressure of feet on the insulation; null where it is not asked. */
     public FootPressure feet() {
         return array.feet();
     }

@@ -116,6 +116,7 @@ public final class Solver {
                 .toList());
     }
 
+    /** Tables it solves with, before those of a job are laid over. */
     public CodeTables tables() {
         return tables;
     }

@@ -98,6 +98,7 @@ public final class DxfReader {
         return Charset.isSupported(name) ? Charset.forName(name) : StandardCharsets.ISO_8859_1;
     }
 
+    /** Reads a drawing; what it cannot use is told in the drawing's notes. */
     public static ForeignDrawing read(String text) {
         if (text.indexOf('\0') >= 0) {
             throw new NotDxf("the file is binary: save it as a text (ASCII) DXF");

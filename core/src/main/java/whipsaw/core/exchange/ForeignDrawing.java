@@ -61,6 +61,7 @@ public record ForeignDrawing(
             this(layer, kind, points, closed, "", Double.NaN);
         }
 
+        /** Area a closed line encloses, in the square of its unit. */
         public double area() {
             double twice = 0;
             for (int i = 0; closed && i < points.size(); i++) {
@@ -118,6 +119,7 @@ public record ForeignDrawing(
         states = Map.copyOf(states);
     }
 
+    /** Layers that have lines, with what is on them. */
     public List<Layer> layers() {
         Map<String, Layer> layers = new TreeMap<>();
         for (Shape s : shapes) {

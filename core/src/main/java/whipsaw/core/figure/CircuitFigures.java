@@ -2,6 +2,7 @@ package whipsaw.core.figure;
 
 import static whipsaw.core.units.Show.significant;
 
+import java.util.List;
 import whipsaw.core.build.Counts;
 import whipsaw.core.catalogue.InverterType;
 import whipsaw.core.catalogue.ModuleType;
@@ -19,6 +20,7 @@ import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.working.Origin;
+import whipsaw.core.working.Step;
 import whipsaw.core.working.Term;
 import whipsaw.core.working.Terms;
 import whipsaw.core.working.Working;
@@ -171,22 +173,26 @@ final class CircuitFigures {
                         "",
                         s.governedBy().replace('_', ' '),
                         "fewest sets, then smallest size; sets in parallel from 1/0, 310.10(G)")
-                .step(
-                        "EGC",
-                        "equipment ground in each raceway",
-                        "{base}, area times {ratio} where raised for drop",
-                        s.ground() == null ? "above the table" : Counts.conductor(s.ground(), run.material()),
-                        "NEC 250.122(A), (B)",
-                        Term.data(
-                                "base",
-                                "by device",
-                                s.groundBase() == null ? "none" : s.groundBase(),
-                                Origin.TABLE,
-                                t.groundTable()),
-                        Term.computed("ratio", "area ratio", significant(s.areaRatio(), 4), null))
+                .steps(List.of(ground(s, run, t)))
                 .note(
                         "Each set lies in its own raceway. Raceway fill, supports and the point of connection are not designed yet.")
                 .build();
+    }
+
+    private static Step ground(ConductorSizing s, Electrical.AcRun run, ConductorTables t) {
+        return Step.of(
+                "EGC",
+                "equipment ground in each raceway",
+                "{base}, area times {ratio} where raised for drop",
+                s.ground() == null ? "above the table" : Counts.conductor(s.ground(), run.material()),
+                "NEC 250.122(A), (B)",
+                Term.data(
+                        "base",
+                        "by device",
+                        s.groundBase() == null ? "none" : s.groundBase(),
+                        Origin.TABLE,
+                        t.groundTable()),
+                Term.computed("ratio", "area ratio", significant(s.areaRatio(), 4), null));
     }
 
     private static String sizeWords(ConductorSizing s, String material) {

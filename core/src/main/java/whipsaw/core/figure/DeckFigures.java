@@ -67,6 +67,20 @@ final class DeckFigures {
                         Show.both(units, Dimension.FORCE, d.arrayN()),
                         "a foot is shared over the width of the strip",
                         Term.computed("n", "feet", String.valueOf(d.feet()), null));
+        takes(w, design, d, tables);
+        return w.note("Section " + deck.type().info().name() + ", "
+                        + deck.type().info().status().words() + ", with the resistance factors of its material.")
+                .note(
+                        "Simple spans: a deck that runs on over members takes less in its spans and more over them. Crushing of"
+                                + " its webs under a foot, fixings and uplift are left to the engineer.")
+                .build();
+    }
+
+    /** What the strip takes of it. */
+    private static void takes(Working.Builder w, Design design, DeckSpan d, CodeTables tables) {
+        UnitSystem units = design.job().project().units();
+        Structure.Deck deck = design.job().roof().fabric().structure().deck();
+        MemberState after = d.after();
         PartSteps steps = new PartSteps(w, units);
         steps.moment("moment", after.moment(), d.before().moment());
         if (!Double.isNaN(after.shear().limit())) {
@@ -90,12 +104,6 @@ final class DeckFigures {
                     after.variable(),
                     d.before().variable());
         }
-        return w.note("Section " + deck.type().info().name() + ", "
-                        + deck.type().info().status().words() + ", with the resistance factors of its material.")
-                .note(
-                        "Simple spans: a deck that runs on over members takes less in its spans and more over them. Crushing of"
-                                + " its webs under a foot, fixings and uplift are left to the engineer.")
-                .build();
     }
 
     private static String even(Structure s, double snowPa, Structure.Deck deck, UnitSystem units) {

@@ -220,6 +220,13 @@ final class FaceFigures {
             w.steps(capacity.moment(units))
                     .steps(capacity.free(set.freeFlange()).steps(Terms.typed(), units));
         }
+        end(w, set, u, units);
+        return w.note(
+                        "A simple span; the roof sheet holds the upper flange. The load acts where clamps are, which is not in it. A licensed engineer checks purlins under uplift.")
+                .build();
+    }
+
+    private static void end(Working.Builder w, Structure.Members set, MemberUplift u, UnitSystem units) {
         w.step(
                 "R",
                 "uplift at an end, bare roof and with the array",
@@ -235,8 +242,5 @@ final class FaceFigures {
                                 Show.both(
                                         units, Dimension.FORCE, set.connection().si()),
                                 set.connection()));
-        return w.note(
-                        "A simple span; the roof sheet holds the upper flange. The load acts where clamps are, which is not in it. A licensed engineer checks purlins under uplift.")
-                .build();
     }
 }

@@ -35,11 +35,54 @@ final class HoldDownFigures {
         Job job = design.job();
         UnitSystem units = job.project().units();
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
-        double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
         Terms height = Terms.of(
                 Term.given("h", "", "", job.roof().height()),
                 Term.data("L_p", "", "", Origin.CATALOGUE, job.array().module().info()));
         List<Step> factors = p.values().steps(height);
+        return begun(design, demand, s, tables, answer)
+                .steps(p.area().steps(height))
+                .step(
+                        "(GC_rn)_nom",
+                        "nominal net coefficient, zone "
+                                + demand.zone()
+                                + ", tilt "
+                                + Show.number(s.tiltDeg(), 1)
+                                + "°",
+                        "curve at {A_n}",
+                        significant(p.nominal(), 4),
+                        "Fig. 29.4-7, linear in log A_n; between 5° and 15° linear in the tilt",
+                        Term.data(
+                                "A_n",
+                                "normalised wind area; the curve is a coefficient set",
+                                significant(p.normalisedAreaFt2(), 4) + " ft²",
+                                Origin.TABLE,
+                                tables.wind().coefficientTable()))
+                .steps(factors.subList(0, 2))
+                .step(
+                        "γ_E",
+                        "array edge factor: " + edgeWords(demand, s, units),
+                        "1.5 when exposed and within 1.5 L_p = {reach} of a row end, else 1.0",
+                        significant(p.gammaE(), 2),
+                        CLAUSE,
+                        Term.computed(
+                                "reach", "reach of the factor", feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()), null))
+                .steps(factors.subList(3, 4))
+                .note("Downward the same without the edge factor: "
+                        + Show.both(units, Dimension.LOAD, p.downPa())
+                        + ".")
+                .note("A parapet raises this load (factor 0.9 to 1.2); shelter is never assumed.")
+                .note(
+                        design.job().site().leastUplift() == null
+                                ? "No minimum design pressure is applied; where the adopted code asks for one it can govern."
+                                : "The minimum design uplift of the job is below.")
+                .build();
+    }
+
+    /** Zone and effective area. */
+    private static Working.Builder begun(
+            Design design, HoldDown.Demand demand, TiltedArray.Setting s, CodeTables tables, String answer) {
+        Job job = design.job();
+        double areaFt2 = Unit.SQUARE_FOOT.fromSi(s.effectiveAreaM2());
         return Working.of(
                         "uplift/" + demand.module().id(),
                         "Wind uplift on module " + demand.module().number(),
@@ -90,43 +133,7 @@ final class HoldDownFigures {
                                                 4)
                                         + " ft²",
                                 Origin.CATALOGUE,
-                                job.array().module().info()))
-                .steps(p.area().steps(height))
-                .step(
-                        "(GC_rn)_nom",
-                        "nominal net coefficient, zone "
-                                + demand.zone()
-                                + ", tilt "
-                                + Show.number(s.tiltDeg(), 1)
-                                + "°",
-                        "curve at {A_n}",
-                        significant(p.nominal(), 4),
-                        "Fig. 29.4-7, linear in log A_n; between 5° and 15° linear in the tilt",
-                        Term.data(
-                                "A_n",
-                                "normalised wind area; the curve is a coefficient set",
-                                significant(p.normalisedAreaFt2(), 4) + " ft²",
-                                Origin.TABLE,
-                                tables.wind().coefficientTable()))
-                .steps(factors.subList(0, 2))
-                .step(
-                        "γ_E",
-                        "array edge factor: " + edgeWords(demand, s, units),
-                        "1.5 when exposed and within 1.5 L_p = {reach} of a row end, else 1.0",
-                        significant(p.gammaE(), 2),
-                        CLAUSE,
-                        Term.computed(
-                                "reach", "reach of the factor", feet(TiltedArray.EDGE_FACTOR_REACH * s.chordM()), null))
-                .steps(factors.subList(3, 4))
-                .note("Downward the same without the edge factor: "
-                        + Show.both(units, Dimension.LOAD, p.downPa())
-                        + ".")
-                .note("A parapet raises this load (factor 0.9 to 1.2); shelter is never assumed.")
-                .note(
-                        design.job().site().leastUplift() == null
-                                ? "No minimum design pressure is applied; where the adopted code asks for one it can govern."
-                                : "The minimum design uplift of the job is below.")
-                .build();
+                                job.array().module().info()));
     }
 
     private static String edgeWords(HoldDown.Demand demand, TiltedArray.Setting s, UnitSystem units) {
@@ -158,6 +165,36 @@ final class HoldDownFigures {
         String blocks = Show.count(b.blocksNeeded(), "block")
                 + (b.full() ? " needed, " + b.blocksPlaced() + (b.attached() ? " and attachments" : " fit") : "");
         Working.Builder w = Working.of("ballast/" + position.id(), "Ballast of position " + position.number(), blocks);
+        demand(w, design, position);
+        Terms terms = Terms.of(
+                Term.data("f_W", "", "", Origin.TABLE, tables.wind().factorTable()),
+                Term.data("f_G", "", "", Origin.TABLE, tables.wind().factorTable()),
+                Term.given("s", "", "", job.roof().slope()),
+                Term.data("μ", "", "", Origin.CATALOGUE, job.array().tray().info()),
+                Term.data("own", "", "", Origin.CATALOGUE, job.array().module().info()),
+                Term.data("block", "", "", Origin.CATALOGUE, job.array().block().info()));
+        return w.steps(b.steps(terms, units))
+                .note("Factors by " + b.hold().factors().words() + "; friction is that on "
+                        + job.roof().covering() + ". Governed by " + b.governing() + ": "
+                        + mass(units, b.requiredKg()) + " of ballast in blocks of "
+                        + mass(units, b.hold().blockKg()) + "; the position takes "
+                        + Show.count(b.hold().mostBlocks(), "block") + ".")
+                .note(
+                        b.full()
+                                ? "The position is full: "
+                                        + Show.both(units, Dimension.FORCE, b.tensionN())
+                                        + " of uplift and "
+                                        + Show.both(units, Dimension.FORCE, b.shearN())
+                                        + " of sliding remain for attachments."
+                                : "Preliminary until a licensed engineer has signed the ballast map.")
+                .build();
+    }
+
+    /** What the wind does to the modules of a position, and to it. */
+    private static void demand(Working.Builder w, Design design, HoldDown.Position position) {
+        Ballast b = position.ballast();
+        Job job = design.job();
+        UnitSystem units = job.project().units();
         for (HoldDown.Share share : position.shares()) {
             HoldDown.Demand demand = design.holdDown().demands().get(share.module());
             String number = demand.module().number();
@@ -209,28 +246,6 @@ final class HoldDownFigures {
                                 "tilt",
                                 job.array().tilt().typed(),
                                 job.array().tilt()));
-        Terms terms = Terms.of(
-                Term.data("f_W", "", "", Origin.TABLE, tables.wind().factorTable()),
-                Term.data("f_G", "", "", Origin.TABLE, tables.wind().factorTable()),
-                Term.given("s", "", "", job.roof().slope()),
-                Term.data("μ", "", "", Origin.CATALOGUE, job.array().tray().info()),
-                Term.data("own", "", "", Origin.CATALOGUE, job.array().module().info()),
-                Term.data("block", "", "", Origin.CATALOGUE, job.array().block().info()));
-        return w.steps(b.steps(terms, units))
-                .note("Factors by " + b.hold().factors().words() + "; friction is that on "
-                        + job.roof().covering() + ". Governed by " + b.governing() + ": "
-                        + mass(units, b.requiredKg()) + " of ballast in blocks of "
-                        + mass(units, b.hold().blockKg()) + "; the position takes "
-                        + Show.count(b.hold().mostBlocks(), "block") + ".")
-                .note(
-                        b.full()
-                                ? "The position is full: "
-                                        + Show.both(units, Dimension.FORCE, b.tensionN())
-                                        + " of uplift and "
-                                        + Show.both(units, Dimension.FORCE, b.shearN())
-                                        + " of sliding remain for attachments."
-                                : "Preliminary until a licensed engineer has signed the ballast map.")
-                .build();
     }
 
     private static String mass(UnitSystem units, double kg) {

@@ -130,21 +130,7 @@ final class MemberFigures {
                 s.live() == null
                         ? Term.byRule("l", "roof live load", "none given", "")
                         : Term.given("l", "roof live load", load(s.live().si()), s.live()));
-        if (member.driftN() > 0) {
-            w.step(
-                    "S_d",
-                    design.rowSnow() == null
-                            ? "from drifts, above the even snow"
-                            : "from drifts, those against rows of modules too, above the even snow",
-                    "Σ over its length",
-                    Show.both(units, Dimension.FORCE, member.driftN()),
-                    "the larger of even and drifted snow at every place",
-                    Term.computed(
-                            "Σ",
-                            "in sixteen pieces",
-                            Show.both(units, Dimension.FORCE, member.driftN()),
-                            "site.drift"));
-        }
+        drifts();
         wind();
         if (pitched) {
             w.step(
@@ -165,6 +151,24 @@ final class MemberFigures {
                 Show.both(units, Dimension.FORCE, member.arrayN()),
                 s.live() != null && !s.liveUnderArray() ? "no live load where modules lie, as chosen" : "",
                 Term.computed("feet", "feet on it, whole or in part", String.valueOf(member.feet()), null));
+    }
+
+    private void drifts() {
+        if (member.driftN() > 0) {
+            w.step(
+                    "S_d",
+                    design.rowSnow() == null
+                            ? "from drifts, above the even snow"
+                            : "from drifts, those against rows of modules too, above the even snow",
+                    "Σ over its length",
+                    Show.both(units, Dimension.FORCE, member.driftN()),
+                    "the larger of even and drifted snow at every place",
+                    Term.computed(
+                            "Σ",
+                            "in sixteen pieces",
+                            Show.both(units, Dimension.FORCE, member.driftN()),
+                            "site.drift"));
+        }
     }
 
     /** What the wind presses on the roof it carries; on modules by their own method. */

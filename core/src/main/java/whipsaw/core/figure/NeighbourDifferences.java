@@ -24,6 +24,7 @@ public final class NeighbourDifferences {
      * @param why what the two do not share, in words; empty when they need the same
      */
     public record Difference(String id, String number, String side, int more, String why) {
+        /** The difference in one line. */
         public String words() {
             int count = Math.abs(more);
             String blocks = count + (count == 1 ? " block " : " blocks ") + (more > 0 ? "more" : "fewer");

@@ -26,6 +26,39 @@ final class NetFigures {
         String answer = Show.both(units, Dimension.LOAD, p.upliftPa());
         var tray = job.array().tray();
         boolean en = job.site().code() instanceof Site.EnSite;
+        return begun(design, demand, p, answer)
+                .step(
+                        "c_net",
+                        "net coefficient, " + tray.arrangement().words() + ", zone " + p.zone(),
+                        "curve at {A} and tilt {β}",
+                        significant(p.up(), 4),
+                        "linear in log A, constant beyond its ends; linear in the tilt",
+                        Term.data(
+                                "A",
+                                "sharing area; the curve is a coefficient set",
+                                Show.both(units, Dimension.AREA, p.effectiveAreaM2()),
+                                Origin.TABLE,
+                                p.set().table()),
+                        Term.given(
+                                "β",
+                                "tilt",
+                                job.array().tilt().typed(),
+                                job.array().tilt()))
+                .steps(p.steps(units))
+                .note((en
+                                ? "EN 1991-1-4 gives no coefficients of tilted panels on flat roofs; these"
+                                : "The coefficients")
+                        + " are those of " + p.set().table().source() + ", "
+                        + p.set().table().status().words() + ".")
+                .build();
+    }
+
+    /** Zone and sharing area. */
+    private static Working.Builder begun(Design design, HoldDown.Demand demand, NetPressure p, String answer) {
+        Job job = design.job();
+        UnitSystem units = job.project().units();
+        var tray = job.array().tray();
+        boolean en = job.site().code() instanceof Site.EnSite;
         String number = demand.module().number();
         return Working.of("uplift/" + demand.module().id(), "Wind uplift on module " + number, answer)
                 .step(
@@ -63,31 +96,7 @@ final class NetFigures {
                                         Dimension.AREA,
                                         job.array().module().areaM2()),
                                 Origin.CATALOGUE,
-                                job.array().module().info()))
-                .step(
-                        "c_net",
-                        "net coefficient, " + tray.arrangement().words() + ", zone " + p.zone(),
-                        "curve at {A} and tilt {β}",
-                        significant(p.up(), 4),
-                        "linear in log A, constant beyond its ends; linear in the tilt",
-                        Term.data(
-                                "A",
-                                "sharing area; the curve is a coefficient set",
-                                Show.both(units, Dimension.AREA, p.effectiveAreaM2()),
-                                Origin.TABLE,
-                                p.set().table()),
-                        Term.given(
-                                "β",
-                                "tilt",
-                                job.array().tilt().typed(),
-                                job.array().tilt()))
-                .steps(p.steps(units))
-                .note((en
-                                ? "EN 1991-1-4 gives no coefficients of tilted panels on flat roofs; these"
-                                : "The coefficients")
-                        + " are those of " + p.set().table().source() + ", "
-                        + p.set().table().status().words() + ".")
-                .build();
+                                job.array().module().info()));
     }
 
     /** Whether the array lies inside the limits of the wind method, limit by limit. */

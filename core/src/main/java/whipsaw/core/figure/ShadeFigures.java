@@ -69,23 +69,27 @@ final class ShadeFigures {
             w.note("Rows of the other arrays on this roof do not shade here.");
         }
         if (!all.isEmpty()) {
-            double[] year = shade.yearShare();
-            int worst = all.stream()
-                    .boxed()
-                    .max((a, b) -> Double.compare(year[a], year[b]))
-                    .orElseThrow();
-            ArrayLayout.Module m = design.layout().modules().get(worst);
-            w.step(
-                    "",
-                    "module that loses most over the year, " + m.number(),
-                    "{share}",
-                    percent(year[worst]) + " of its direct sun",
-                    "21st of every month by half hours",
-                    Term.computed("share", "its hours", percent(year[worst]), "shaded/" + m.id()));
+            worst(w, design, all);
         }
         return w.note(NOTE)
                 .note("A module counts as soon as any part of it is in shade.")
                 .build();
+    }
+
+    private static void worst(Working.Builder w, Design design, BitSet all) {
+        double[] year = design.shade().yearShare();
+        int worst = all.stream()
+                .boxed()
+                .max((a, b) -> Double.compare(year[a], year[b]))
+                .orElseThrow();
+        ArrayLayout.Module m = design.layout().modules().get(worst);
+        w.step(
+                "",
+                "module that loses most over the year, " + m.number(),
+                "{share}",
+                percent(year[worst]) + " of its direct sun",
+                "21st of every month by half hours",
+                Term.computed("share", "its hours", percent(year[worst]), "shaded/" + m.id()));
     }
 
     /** How long the shadow of one thing is through the shortest day. */

@@ -135,33 +135,36 @@ final class StandingFigures {
                     Term.computed("c", "combination", f.windCombination(), "wind.down"));
         }
         if (!Double.isNaN(f.strengthPa())) {
-            for (String share : new String[] {"lasting_share_of_strength", "with_snow_share_of_strength"}) {
-                w.step(
-                        "p_R",
-                        share.startsWith("lasting")
-                                ? "what may last on the insulation"
-                                : "what may act with snow or wind",
-                        "{f} · {σ_10}",
-                        Show.both(
-                                units,
-                                Dimension.CONTACT,
-                                f.strengthPa() * tables.feet().value(share)),
-                        "",
-                        Term.data(
-                                "f",
-                                "share",
-                                Show.number(tables.feet().value(share), 2),
-                                Origin.TABLE,
-                                tables.feet().table()),
-                        Term.computed(
-                                "σ_10",
-                                "compressive strength, surveyed",
-                                Show.both(units, Dimension.CONTACT, f.strengthPa()),
-                                null));
-            }
+            insulation(w, f, tables, units);
         }
         return w.note(
                         "The maker of the insulation gives what may last on it; these shares are a convention until then.")
                 .build();
+    }
+
+    /** What the insulation takes. */
+    private static void insulation(Working.Builder w, FootPressure f, CodeTables tables, UnitSystem units) {
+        for (String share : new String[] {"lasting_share_of_strength", "with_snow_share_of_strength"}) {
+            w.step(
+                    "p_R",
+                    share.startsWith("lasting") ? "what may last on the insulation" : "what may act with snow or wind",
+                    "{f} · {σ_10}",
+                    Show.both(
+                            units,
+                            Dimension.CONTACT,
+                            f.strengthPa() * tables.feet().value(share)),
+                    "",
+                    Term.data(
+                            "f",
+                            "share",
+                            Show.number(tables.feet().value(share), 2),
+                            Origin.TABLE,
+                            tables.feet().table()),
+                    Term.computed(
+                            "σ_10",
+                            "compressive strength, surveyed",
+                            Show.both(units, Dimension.CONTACT, f.strengthPa()),
+                            null));
+        }
     }
 }

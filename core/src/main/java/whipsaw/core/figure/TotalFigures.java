@@ -27,19 +27,16 @@ final class TotalFigures {
 
     static Working modules(Design design) {
         int count = design.layout().modules().size();
-        int runs = design.layout().runs().size();
         UnitSystem units = design.job().project().units();
         boolean alone = design.whole().arrays().size() == 1;
         Working.Builder w = Working.of(
                         "total.modules",
                         "Modules",
-                        alone
-                                ? String.valueOf(count)
-                                : count + " of " + design.whole().modules())
+                        count + (alone ? "" : " of " + design.whole().modules()))
                 .step(
                         "n",
                         "places that keep the set-back and every clear distance, in "
-                                + runs
+                                + design.layout().runs().size()
                                 + " runs on "
                                 + design.layout().rows()
                                 + " row lines",
@@ -84,24 +81,25 @@ final class TotalFigures {
                         + design.job().array().tray().shortestRow()
                         + " modules side by side are left out (tray system).");
         if (!alone) {
-            List<Term> each = new ArrayList<>();
-            for (ArrayDesign a : design.whole().arrays()) {
-                String symbol = "n_" + a.job().place();
-                each.add(Term.computed(
-                        symbol,
-                        a.job().name(),
-                        String.valueOf(a.layout().modules().size()),
-                        null));
-            }
-            w.step(
-                    "N",
-                    "all arrays of the job",
-                    sum(each),
-                    String.valueOf(design.whole().modules()),
-                    "layout",
-                    each.toArray(Term[]::new));
+            allArrays(w, design);
         }
         return w.build();
+    }
+
+    private static void allArrays(Working.Builder w, Design design) {
+        List<Term> each = new ArrayList<>();
+        for (ArrayDesign a : design.whole().arrays()) {
+            String symbol = "n_" + a.job().place();
+            each.add(Term.computed(
+                    symbol, a.job().name(), String.valueOf(a.layout().modules().size()), null));
+        }
+        w.step(
+                "N",
+                "all arrays of the job",
+                sum(each),
+                String.valueOf(design.whole().modules()),
+                "layout",
+                each.toArray(Term[]::new));
     }
 
     private static String sum(List<Term> terms) {

@@ -234,6 +234,7 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
         return steps;
     }
 
+    /** Mass of the blocks placed, kg. */
     public double placedKg() {
         return blocksPlaced * hold.blockKg();
     }

@@ -144,6 +144,7 @@ public record FaceWind(
         return zone.equals("1p") ? "1'" : zone.replace("_", ", ");
     }
 
+    /** Whether a method gives the pressures. */
     public boolean established() {
         return missing.isEmpty();
     }

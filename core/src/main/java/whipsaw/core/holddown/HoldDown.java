@@ -93,10 +93,12 @@ public record HoldDown(
         return missing.isEmpty() && outsideScope.isEmpty();
     }
 
+    /** Blocks placed on all positions. */
     public int blocks() {
         return positions.stream().mapToInt(p -> p.ballast().blocksPlaced()).sum();
     }
 
+    /** Mass of the blocks placed on all positions, kg. */
     public double ballastKg() {
         return positions.stream().mapToDouble(p -> p.ballast().placedKg()).sum();
     }

@@ -157,10 +157,12 @@ public final class TiltedArray {
             return gammaE();
         }
 
+        /** Net coefficient with all its factors, upward. */
         public double coefficientUp() {
             return gammaP() * gammaC() * gammaE() * nominal();
         }
 
+        /** Net coefficient with all its factors, downward. */
         public double coefficientDown() {
             return gammaP() * gammaC() * nominal();
         }

@@ -48,6 +48,7 @@ public record UpliftFloor(double leastPa, double share, Own own) {
 
     /** A single row of panels one way by ASCE 7 29.4.3, whatever the arrangement of the set. */
     public record TiltedPanel(TiltedArray.Setting oneModule, WindTables tables) implements Own {
+        /** What the code gives a single panel of the tilt, ASCE 7-16 29.4.3. */
         public TiltedArray.Pressure pressure(String zone, boolean atArrayEdge, double areaM2) {
             return TiltedArray.pressure(oneModule.withArea(areaM2), zone, atArrayEdge, tables);
         }
@@ -63,6 +64,7 @@ public record UpliftFloor(double leastPa, double share, Own own) {
         }
     }
 
+    /** The floors of a job; none where neither a share nor a least uplift is entered. */
     public static UpliftFloor of(Job job, RoofPlan plan, SiteActions site, CodeTables tables) {
         Site s = job.site();
         Own own = null;

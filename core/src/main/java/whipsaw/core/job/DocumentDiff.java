@@ -20,6 +20,7 @@ public final class DocumentDiff {
      */
     public record Entry(String path, String before, String after) {}
 
+    /** Inputs that differ between two documents, in the order of the later one. */
     public static List<Entry> between(Map<?, ?> before, Map<?, ?> after) {
         Map<String, String> was = leaves(before);
         Map<String, String> is = leaves(after);

@@ -55,6 +55,7 @@ public final class DocumentPatch {
         }
     }
 
+    /** A copy of a document with changes made; throws a problem with the path where one cannot be made. */
     @SuppressWarnings("unchecked")
     public static Map<String, Object> apply(Map<String, Object> document, List<Change> changes) {
         DocumentPatch patch = new DocumentPatch((Map<String, Object>) copy(document));

@@ -28,6 +28,7 @@ public record Fabric(
         bayNotes = List.copyOf(bayNotes);
     }
 
+    /** Whether the form is a flat roof. */
     public boolean flat() {
         return form instanceof RoofForm.Flat;
     }

@@ -76,10 +76,12 @@ public final class Job {
         return placed == null ? on.name() : "array " + placed.name();
     }
 
+    /** Name, place and who made it. */
     public Project project() {
         return document.project();
     }
 
+    /** The roof the array is on. */
     public Roof roof() {
         return on.roof();
     }
@@ -89,6 +91,7 @@ public final class Job {
         return survey;
     }
 
+    /** The place and its climate, by code family. */
     public Site site() {
         return document.site();
     }
@@ -126,6 +129,7 @@ public final class Job {
         return electrical;
     }
 
+    /** Tables the job rested on when it was last stored. */
     public List<TableRef> codeTables() {
         return document.codeTables();
     }

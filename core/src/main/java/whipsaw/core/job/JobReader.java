@@ -32,6 +32,7 @@ public final class JobReader {
      * @param job null when there are problems
      */
     public record Reading<T>(T job, List<Problem> problems) {
+        /** Whether there is a job and no problem. */
         public boolean ok() {
             return problems.isEmpty();
         }

@@ -25,19 +25,23 @@ public record Obstruction(
                         optional = true,
                         absent = "by the rule of its kind")
                 Measure clear,
+        /** Its left side on the sheet. */
         @Inline Conduct conduct) {
     public Measure x() {
         return footprint.x();
     }
 
+    /** Its lower side on the sheet. */
     public Measure y() {
         return footprint.y();
     }
 
+    /** Its size to the right. */
     public Measure width() {
         return footprint.width();
     }
 
+    /** Its size up the sheet. */
     public Measure depth() {
         return footprint.depth();
     }

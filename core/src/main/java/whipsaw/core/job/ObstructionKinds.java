@@ -45,10 +45,12 @@ public final class ObstructionKinds {
         }
     }
 
+    /** Names of all kinds, in the order of the file. */
     public static List<String> names() {
         return List.copyOf(KINDS.keySet());
     }
 
+    /** The kind of a thing. */
     public static Kind of(Obstruction o) {
         return KINDS.get(o.kind());
     }
@@ -58,10 +60,12 @@ public final class ObstructionKinds {
         return o.clear() == null ? of(o).clearM() : o.clear().si();
     }
 
+    /** Whether a thing throws a shadow. */
     public static boolean shades(Obstruction o) {
         return o.conduct().shades() == null ? of(o).shades() : o.conduct().shades();
     }
 
+    /** Whether nobody may step on a thing. */
     public static boolean fragile(Obstruction o) {
         return o.conduct().fragile() == null ? of(o).fragile() : o.conduct().fragile();
     }

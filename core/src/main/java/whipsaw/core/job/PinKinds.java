@@ -42,6 +42,7 @@ public final class PinKinds {
         }
     }
 
+    /** Names of all kinds, in the order of the file. */
     public static List<String> names() {
         return List.copyOf(KINDS.keySet());
     }
@@ -49,6 +50,7 @@ public final class PinKinds {
     /** Kind of a pin whose photographs show what carries the roof. */
     public static final String FROM_BELOW = "seen from below";
 
+    /** The kind of a pin. */
     public static Kind of(Survey.Pin pin) {
         return KINDS.get(pin.kind());
     }

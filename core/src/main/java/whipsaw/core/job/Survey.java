@@ -51,6 +51,7 @@ public record Survey(
         return answer == null ? Double.NaN : answer.si();
     }
 
+    /** Whether a question was answered with yes. */
     public boolean yes(String question) {
         return text(question).equals("yes");
     }
@@ -126,6 +127,7 @@ public record Survey(
             legs = List.copyOf(legs);
         }
 
+        /** Length of all legs, m. */
         public double lengthM() {
             return legs.stream().mapToDouble(l -> l.length().si()).sum();
         }
@@ -214,10 +216,12 @@ public record Survey(
             kw = List.copyOf(kw);
         }
 
+        /** Largest demand of an hour, kW. */
         public double kwMost() {
             return kw.stream().mapToDouble(Double::doubleValue).max().orElse(0);
         }
 
+        /** Energy of a day, kWh. */
         public double kwhPerDay() {
             return kw.stream().mapToDouble(Double::doubleValue).sum();
         }
@@ -251,10 +255,12 @@ public record Survey(
             kw = List.copyOf(kw);
         }
 
+        /** Energy of all hours, kWh. */
         public double kwh() {
             return kw.stream().mapToDouble(Double::doubleValue).sum();
         }
 
+        /** Largest demand of an hour, kW. */
         public double kwMost() {
             return kw.stream().mapToDouble(Double::doubleValue).max().orElse(0);
         }

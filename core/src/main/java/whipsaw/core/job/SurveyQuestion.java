@@ -53,6 +53,7 @@ public record SurveyQuestion(
         }
     }
 
+    /** All questions, in the order of the sheet. */
     public static List<SurveyQuestion> all() {
         return List.copyOf(ALL.values());
     }

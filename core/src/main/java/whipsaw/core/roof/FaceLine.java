@@ -28,6 +28,7 @@ public record FaceLine(Kind kind, Coordinate from, Coordinate to, double fromM, 
         /** Two faces in one plane. */
         JOIN;
 
+        /** What kind of line it is, for readers. */
         public String words() {
             return name().toLowerCase(java.util.Locale.ROOT);
         }

@@ -15,6 +15,7 @@ public final class LinePieces {
 
     /** A piece of a line in plan. */
     public record Piece(Coordinate from, Coordinate to) {
+        /** Length on the plan, m. */
         public double lengthM() {
             return from.distance(to);
         }

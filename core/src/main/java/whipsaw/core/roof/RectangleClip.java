@@ -11,6 +11,7 @@ import org.locationtech.jts.geom.Envelope;
 public final class RectangleClip {
     private RectangleClip() {}
 
+    /** Area of a polygon that lies in a rectangle, m². */
     public static double areaInside(Coordinate[] polygon, Envelope cell) {
         Coordinate[] rest = polygon;
         rest = clip(rest, 1, 0, cell.getMinX());
@@ -40,6 +41,7 @@ public final class RectangleClip {
         return Arrays.copyOf(result, count);
     }
 
+    /** Area of a polygon, m², whichever way its corners run. */
     public static double area(Coordinate[] polygon) {
         double twice = 0;
         for (int i = 0; i < polygon.length; i++) {

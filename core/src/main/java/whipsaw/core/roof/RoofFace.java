@@ -38,6 +38,7 @@ public record RoofFace(int number, Polygon plan, double slopeDeg, double upX, do
         return -least(c -> -of.applyAsDouble(c));
     }
 
+    /** Height of the face above its low line at a place on the plan, m. */
     public double heightM(Coordinate c) {
         return lowM + (rawV(c) - least(this::rawV)) * tan();
     }

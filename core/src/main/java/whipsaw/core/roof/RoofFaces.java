@@ -216,6 +216,7 @@ public record RoofFaces(List<RoofFace> faces, List<FaceLine> lines) {
         return face == null ? 0 : face.heightM(c);
     }
 
+    /** Slope of the steepest face; 0 without faces. */
     public double steepestDeg() {
         return faces.stream().mapToDouble(RoofFace::slopeDeg).max().orElse(0);
     }

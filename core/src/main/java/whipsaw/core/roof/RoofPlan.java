@@ -71,6 +71,7 @@ public record RoofPlan(
             double normalX,
             double normalY) {
 
+        /** Length of the edge, m. */
         public double lengthM() {
             return from.distance(to);
         }
@@ -262,6 +263,7 @@ public record RoofPlan(
         return column < 26 ? last : letters(column / 26 - 1) + last;
     }
 
+    /** Area of the bay that lies on the roof, m². */
     public double areaM2() {
         return outline.getArea();
     }

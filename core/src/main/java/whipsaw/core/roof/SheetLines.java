@@ -31,6 +31,7 @@ public record SheetLines(
         screws = List.copyOf(screws);
     }
 
+    /** Lines of the sheet on a face, as far as its build-up is surveyed. */
     public static SheetLines of(RoofFace face, Fabric fabric) {
         Fabric.BuildUp b = fabric.buildUp(face.number());
         List<LinePieces.Piece> ribs = new ArrayList<>();

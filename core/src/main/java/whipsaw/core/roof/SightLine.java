@@ -27,6 +27,7 @@ public record SightLine(double slope, double parapetM) {
         public static final double USUAL_EYE_M = 1.6;
     }
 
+    /** The lowest line from a viewer over the parapet, heights above the roof. */
     public static SightLine of(double roofHeightM, double parapetM, Viewer viewer) {
         return new SightLine(
                 (roofHeightM + parapetM - viewer.eyeM() - viewer.groundM()) / viewer.distanceM(), parapetM);
@@ -42,6 +43,7 @@ public record SightLine(double slope, double parapetM) {
         return parapetM + slope * setbackM;
     }
 
+    /** Whether what stands so high behind the parapet is seen. */
     public boolean sees(double heightM, double setbackM) {
         return heightM > hiddenM(setbackM) + 1e-9 * Math.max(1, Math.abs(heightM));
     }
@@ -67,6 +69,7 @@ public record SightLine(double slope, double parapetM) {
      * @param depthM from one to the other along the roof
      */
     public record Row(double nearM, double farM, double depthM) {
+        /** A row by its lower edge, tilt and slope length, with its high edge near the parapet or away from it. */
         public static Row of(double lowM, double tiltDeg, double slopeLengthM, boolean highEdgeNear) {
             double high = lowM + slopeLengthM * Math.sin(Math.toRadians(tiltDeg));
             double depth = slopeLengthM * Math.cos(Math.toRadians(tiltDeg));
@@ -74,6 +77,7 @@ public record SightLine(double slope, double parapetM) {
         }
     }
 
+    /** Whether any part of a row is seen. */
     public boolean sees(Row row, double setbackM) {
         return sees(row.nearM(), setbackM) || sees(row.farM(), setbackM + row.depthM());
     }

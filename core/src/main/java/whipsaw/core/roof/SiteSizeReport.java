@@ -32,6 +32,7 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
             return tape.length().si() - drawnM;
         }
 
+        /** What the tape ran along, for readers. */
         public String name(int corners) {
             int from = Math.min(tape.from(), tape.to());
             int to = Math.max(tape.from(), tape.to());
@@ -42,6 +43,7 @@ public record SiteSizeReport(List<Line> lines, double scale, double leftM, List<
 
     /** A corner by the tapes on either side of it and the one across, and as drawn. */
     public record Angle(int corner, double tapedDeg, double drawnDeg) {
+        /** What the tapes have more than the drawing, degrees. */
         public double moreDeg() {
             return tapedDeg - drawnDeg;
         }

@@ -31,6 +31,7 @@ public final class SizeText {
             this.line = line;
         }
 
+        /** The size as one line of text. */
         public String line() {
             return line;
         }

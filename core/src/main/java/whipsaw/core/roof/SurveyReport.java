@@ -29,6 +29,7 @@ public record SurveyReport(
      * @param normalised residual over its standard deviation
      */
     public record Line(TapeFit.Kind kind, String name, String words, double normalised) {
+        /** Whether the tape is among those suspected. */
         public boolean suspect() {
             return normalised > TapeFit.SUSPECT;
         }

@@ -22,6 +22,7 @@ public final class TapeSlips {
      */
     public record Slip(String words, int corner) {}
 
+    /** What no fit mends: tapes that cannot be true whatever the others are. */
     public static List<Slip> of(Outline.Taped taped, UnitSystem units) {
         List<Slip> slips = new ArrayList<>();
         List<Outline.TapedLeg> legs = taped.legs();

@@ -35,6 +35,7 @@ public record Traverse(
      */
     public record Leg(double lengthM, double turnDeg) {}
 
+    /** Walks the legs and shares the closing error by the compass rule where it is to be balanced. */
     public static Traverse of(List<Leg> legs, boolean balance) {
         double sum = legs.stream().mapToDouble(Leg::turnDeg).sum();
         double misclosure = sum - 360 * Math.signum(sum);
@@ -69,6 +70,7 @@ public record Traverse(
         return new Traverse(misclosure, raw, x, y, perimeter, sum > 0, adjusted);
     }
 
+    /** Gap between the end and the beginning of the walk, m. */
     public double closureM() {
         return Math.hypot(closureX, closureY);
     }

@@ -48,6 +48,7 @@ public record ConductorSizing(
             boolean pvDc,
             boolean byFormula) {}
 
+    /** Whether a size of the table carries and protects it. */
     public boolean feasible() {
         return chosen != null;
     }
@@ -58,6 +59,7 @@ public record ConductorSizing(
         return same ? "ampacity" : "voltage_drop";
     }
 
+    /** Finds the size, its device and its equipment ground, NEC 310.16, 240.4 and 250.122. */
     public static ConductorSizing of(Input in, ConductorTables tables) {
         double required = ContinuousCurrent.of(in.circuit().currentA()).amperes();
         int device = in.givenDeviceA() > 0 ? in.givenDeviceA() : tables.deviceAtLeast(required);

@@ -19,6 +19,7 @@ public record ContinuousCurrent(Values values) {
             .let("I_c", "continuous", "1.25 · {I}", Measured.AMPERE, "705.28(B), 215.2(A)(1)")
             .build();
 
+    /** 1.25 times a current that flows for three hours or more, NEC 690.8(B). */
     public static ContinuousCurrent of(double currentA) {
         return new ContinuousCurrent(
                 FORMULAS.values().put("I", currentA, From.figure(null)).compute());

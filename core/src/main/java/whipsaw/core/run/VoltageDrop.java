@@ -59,6 +59,7 @@ public record VoltageDrop(Values values, double reactancePerKft) {
             this.key = key;
         }
 
+        /** Name in documents and calculations. */
         public String key() {
             return key;
         }

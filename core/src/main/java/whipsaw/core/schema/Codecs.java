@@ -164,7 +164,7 @@ final class Codecs {
     private static final class Distances implements Codec {
         @Override
         public Object read(Doc doc, Slot slot) {
-            return doc.spacings(slot.key(), slot.field());
+            return SpacingsText.read(doc, slot.key(), slot.field());
         }
 
         @Override

@@ -1,9 +1,6 @@
 package whipsaw.core.schema;
 
 import java.time.LocalDate;
-import java.time.format.DateTimeFormatter;
-import java.time.format.DateTimeParseException;
-import java.time.format.ResolverStyle;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -11,7 +8,6 @@ import java.util.Map;
 import java.util.Set;
 import whipsaw.core.units.CleanText;
 import whipsaw.core.units.Measure;
-import whipsaw.core.units.Spacings;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 import whipsaw.core.units.UnitText;
@@ -23,16 +19,6 @@ import whipsaw.core.units.UnitTextException;
  * null, 0 or NaN, and the document is refused as a whole.
  */
 public final class Doc {
-    private static final List<DateTimeFormatter> ISO_DATE = List.of(DateTimeFormatter.ISO_LOCAL_DATE);
-    private static final List<DateTimeFormatter> US_DATES =
-            List.of(DateTimeFormatter.ISO_LOCAL_DATE, strict("M/d/uuuu"));
-    private static final List<DateTimeFormatter> DATES =
-            List.of(DateTimeFormatter.ISO_LOCAL_DATE, strict("d/M/uuuu"), strict("d.M.uuuu"));
-
-    private static DateTimeFormatter strict(String pattern) {
-        return DateTimeFormatter.ofPattern(pattern).withResolverStyle(ResolverStyle.STRICT);
-    }
-
     private static final int MOST_TOLD = 60;
     private static final double AGREE = 1e-9;
 
@@ -51,6 +37,14 @@ public final class Doc {
         public Context(boolean bareNumbers, UnitSystem units) {
             this.bareNumbers = bareNumbers;
             this.units = units;
+        }
+
+        boolean bareNumbers() {
+            return bareNumbers;
+        }
+
+        UnitSystem units() {
+            return units;
         }
 
         /** Everything that could not be taken so far. */
@@ -100,7 +94,7 @@ public final class Doc {
         context.problems.add(new Problem(path(key), name, brief, message));
     }
 
-    private Object take(String key) {
+    Object take(String key) {
         read.add(key);
         return values.get(key);
     }
@@ -184,6 +178,7 @@ public final class Doc {
         return new Doc(map, path(slot.key()) + "[" + index + "]", of, context);
     }
 
+    /** A text that has to be there, no longer than allowed; a stand-in after a problem was noted. */
     public String text(String key, String label, int longest) {
         Object value = take(key);
         String text = value instanceof String given ? CleanText.line(given) : "";
@@ -208,23 +203,18 @@ public final class Doc {
         return allowed.get(0);
     }
 
+    /** A date as 2026-05-31 or as it is written locally; null after a problem was noted. */
     public LocalDate date(String key, String label) {
         Object value = take(key);
-        String text = String.valueOf(value).strip();
-        boolean us = context.units == UnitSystem.US;
-        // as people type it on the page; files have the one form that says which is the month
-        for (DateTimeFormatter form : context.bareNumbers ? us ? US_DATES : DATES : ISO_DATE) {
-            try {
-                return LocalDate.parse(text, form);
-            } catch (DateTimeParseException e) {
-                // another form may fit
-            }
+        DateText form = DateText.of(context.bareNumbers, context.units);
+        LocalDate date = form.parse(String.valueOf(value).strip());
+        if (date == null) {
+            problem(key, label, value, "is no date: write it as " + form.examples());
         }
-        String other = !context.bareNumbers ? "" : us ? " or 5/31/2026" : " or 31/5/2026";
-        problem(key, label, value, "is no date: write it as 2026-05-31" + other);
-        return null;
+        return date;
     }
 
+    /** A truth value that has to be there; false after a problem was noted. */
     public boolean flag(String key, String label) {
         Object value = take(key);
         if (!(value instanceof Boolean)) {
@@ -233,35 +223,7 @@ public final class Doc {
         return Boolean.TRUE.equals(value);
     }
 
-    /** Distances one after the other; each has to be in the range of the field. */
-    public Spacings spacings(String key, Field field) {
-        Object value = take(key);
-        String text = value instanceof Map<?, ?> map ? String.valueOf(map.get("typed")) : null;
-        if (value instanceof String s) {
-            text = s;
-        } else if (value instanceof Number && context.bareNumbers) {
-            text = String.valueOf(value);
-        }
-        String example = field.example(context.units);
-        String allowed =
-                "; each may be " + field.range(context.units) + ", for example " + example + ", 4 @ " + example;
-        if (text == null) {
-            problem(key, field.label(), value, "is no list of distances" + allowed);
-            return new Spacings("", List.of(Double.NaN));
-        }
-        try {
-            Spacings spacings =
-                    Spacings.parse(text, context.bareNumbers ? field.dimension().unit(context.units) : null);
-            if (spacings.metres().stream().anyMatch(m -> m < field.least() || m > field.most())) {
-                problem(key, field.label(), text, "has a distance outside its range" + allowed);
-            }
-            return spacings;
-        } catch (UnitTextException e) {
-            problem(key, field.label(), text, e.getMessage() + allowed);
-            return new Spacings("", List.of(Double.NaN));
-        }
-    }
-
+    /** A list of texts, each within its length; empty when absent. */
     public List<String> texts(String key, String label, int most, int longest) {
         List<String> result = new ArrayList<>();
         Object value = take(key);
@@ -278,6 +240,7 @@ public final class Doc {
         return result;
     }
 
+    /** A list of exactly so many numbers within a range. */
     public List<Double> numbers(String key, String label, int count, double least, double most) {
         List<Double> result = new ArrayList<>();
         Object value = take(key);
@@ -292,6 +255,7 @@ public final class Doc {
         return result;
     }
 
+    /** A whole number within a range; its least after a problem was noted. */
     public int whole(String key, String label, int least, int most) {
         double number = number(key, label, least, most);
         if (!Double.isNaN(number) && number != Math.rint(number)) {
@@ -300,6 +264,7 @@ public final class Doc {
         return Double.isNaN(number) ? least : (int) number;
     }
 
+    /** A number within a range; NaN after a problem was noted. */
     public double number(String key, String label, double least, double most) {
         Object value = take(key);
         double number = Double.NaN;
@@ -341,6 +306,7 @@ public final class Doc {
         return measure(key, field, value);
     }
 
+    /** A list of measures, each within the range of its field. */
     public List<Measure> measures(String key, Field field, int most) {
         List<Measure> result = new ArrayList<>();
         if (take(key) instanceof List<?> list && !list.isEmpty() && list.size() <= most) {

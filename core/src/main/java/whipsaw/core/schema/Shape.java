@@ -1,14 +1,12 @@
 package whipsaw.core.schema;
 
 import java.lang.reflect.Constructor;
-import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
@@ -28,17 +26,17 @@ public final class Shape<T> {
     };
 
     /** What stands at one component: an input, or a record whose inputs lie in the same object. */
-    private record Part(Method get, Slot slot, Shape<?> inline, boolean optional) {
+    record Part(Method get, Slot slot, Shape<?> inline, boolean optional) {
         String name() {
             return get.getName();
         }
     }
 
     private final Class<T> type;
-    private final List<Part> parts = new ArrayList<>();
+    final List<Part> parts = new ArrayList<>();
     private final List<Shape<?>> kinds = new ArrayList<>();
     private final List<Slot> slots;
-    private final Constructor<T> constructor;
+    final Constructor<T> constructor;
 
     private Shape(Class<T> type) {
         this.type = type;
@@ -211,89 +209,13 @@ public final class Shape<T> {
 
     /** Reads an object; what cannot be taken is noted, and so is every member that is no input. */
     public T read(Doc doc) {
-        T value = members(doc);
+        T value = new ShapeReader<>(this).read(doc);
         doc.done();
         return value;
     }
 
-    private T members(Doc doc) {
-        if (!kinds.isEmpty()) {
-            Shape<?> kind = kind(doc);
-            return kind == null ? null : type.cast(kind.members(doc));
-        }
-        int before = doc.context().problems().size();
-        Object[] values = new Object[parts.size()];
-        for (boolean dependent : new boolean[] {false, true}) {
-            for (int i = 0; i < values.length; i++) {
-                Part part = parts.get(i);
-                boolean later = part.slot() != null && part.slot().input().when().length > 0;
-                if (later == dependent) {
-                    values[i] = read(part, doc, values);
-                }
-            }
-        }
-        together(doc, values);
-        T value = made(values);
-        if (value instanceof Ruled ruled && doc.context().problems().size() == before) {
-            ruled.rules(new Faults(doc, this));
-        }
-        return value;
-    }
-
-    private Object read(Part part, Doc doc, Object... values) {
-        Slot slot = part.slot();
-        if (slot == null) {
-            boolean none = part.optional() && part.inline().slots().stream().noneMatch(s -> doc.has(s.key()));
-            return none ? null : part.inline().members(doc);
-        }
-        String[] needed = slot.input().needed();
-        if (needed.length > 0 && !doc.has(slot.key()) && is(needed, values)) {
-            return slot.codec().read(doc, slot);
-        }
-        String[] when = slot.input().when();
-        if (when.length == 0) {
-            return slot.read(doc);
-        }
-        if (is(when, values)) {
-            return slot.input().optional() ? slot.read(doc) : slot.codec().read(doc, slot);
-        }
-        if (doc.has(slot.key()) && !slot.input().passed()) {
-            Slot on = named(when[0]);
-            List<String> only = new ArrayList<>();
-            for (int i = 1; i < when.length; i++) {
-                only.add(on.words(when[i]));
-            }
-            doc.problem(
-                    slot.key(),
-                    slot.label(),
-                    doc.raw(slot.key()),
-                    "is only for " + on.label().toLowerCase(Locale.ROOT) + " " + String.join(", ", only)
-                            + ": leave it out");
-        }
-        return slot.absent();
-    }
-
-    /** Notes inputs that go together when one of them is missing. */
-    private void together(Doc doc, Object... values) {
-        for (int i = 0; i < values.length; i++) {
-            Slot slot = parts.get(i).slot();
-            Slot other = slot == null || slot.input().with().isEmpty()
-                    ? null
-                    : named(slot.input().with());
-            if (other != null && doc.has(slot.key()) && !doc.has(other.key())) {
-                String example = other.input().example();
-                doc.problem(
-                        other.key(),
-                        other.label(),
-                        "",
-                        "is missing beside " + slot.label() + ": give both or neither"
-                                + (example.isEmpty() ? "" : ", for example " + example));
-            }
-        }
-    }
-
     /** Whether a component has one of some values, as documents write them. */
-    private boolean is(String[] condition, Object... values) {
+    boolean is(String[] condition, Object... values) {
         for (int i = 0; i < parts.size(); i++) {
             Slot slot = parts.get(i).slot();
             if (slot != null && slot.name().equals(condition[0])) {
@@ -320,42 +242,9 @@ public final class Shape<T> {
                 parts.stream().map(p -> get(p.get(), value)).toArray());
     }
 
-    /** The kind an object says it is of; null with a problem noted when there is no such kind. */
-    private Shape<?> kind(Doc doc) {
-        if (kindKey().isEmpty()) {
-            for (Shape<?> kind : kinds) {
-                if (doc.holds(kind.slots().get(0).key())) {
-                    return kind;
-                }
-            }
-            return kinds.get(kinds.size() - 1);
-        }
-        List<String> names = kinds.stream().map(Shape::kind).toList();
-        int before = doc.context().problems().size();
-        String name = doc.choice(kindKey(), kindLabel(), names);
-        if (doc.context().problems().size() > before) {
-            doc.pass();
-            return null;
-        }
-        return kinds.get(names.indexOf(name));
-    }
-
     /** The kind of a value; this shape itself when there are none. */
     public Shape<?> kindOf(Object value) {
         return kinds.stream().filter(k -> k.type.isInstance(value)).findFirst().orElse(this);
-    }
-
-    private T made(Object... values) {
-        try {
-            return constructor.newInstance(values);
-        } catch (InvocationTargetException e) {
-            if (e.getCause() instanceof RuntimeException cause) {
-                throw cause;
-            }
-            throw new IllegalStateException(e);
-        } catch (ReflectiveOperationException e) {
-            throw new IllegalStateException(e);
-        }
     }
 
     /** An object as documents hold it. */

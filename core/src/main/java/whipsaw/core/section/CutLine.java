@@ -5,6 +5,7 @@ import org.locationtech.jts.geom.Coordinate;
 /** The line of a section on the plan, in metres, looked along from A to B. */
 public record CutLine(Coordinate a, Coordinate b) {
 
+    /** Length of the cut, m. */
     public double lengthM() {
         return a.distance(b);
     }

@@ -50,6 +50,7 @@ public record RoofSection(CutLine line, List<Stretch> roof, List<Solid> solids, 
         panels = List.copyOf(panels);
     }
 
+    /** What a line over the roof cuts, in true height. */
     public static RoofSection of(Design design, CutLine line) {
         return new RoofSection(line, roof(design.plan(), line), solids(design, line), panels(design.layout(), line));
     }

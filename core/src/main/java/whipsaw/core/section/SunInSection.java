@@ -27,6 +27,7 @@ public record SunInSection(SolarTime sun, boolean fromA, double profileDeg, List
         shadows = List.copyOf(shadows);
     }
 
+    /** Whether the sun is above the horizon. */
     public boolean up() {
         return sun.elevationDeg() > 0;
     }

@@ -21,6 +21,7 @@ import whipsaw.core.units.Show;
 public record AsceZones(RoofPlan plan, double widthM, WindOutline outline, List<Envelope> boxes) implements RoofZones {
     private static final KeptAreas KEPT = new KeptAreas();
 
+    /** Zones 1, 1', 2 and 3 of a flat roof, by the table of widths. */
     public static AsceZones of(RoofPlan plan, ParameterTable table) {
         double width = table.value("tilted_width_h") * plan.roof().height().si();
         WindOutline outline = WindOutline.of(plan, WindOutline.ASCE_ROUNDED * width, width);

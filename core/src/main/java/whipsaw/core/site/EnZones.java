@@ -24,6 +24,7 @@ public record EnZones(RoofPlan plan, List<Windward> sides) implements RoofZones 
      */
     public record Windward(RoofPlan.Edge edge, double e, RoofPlan.Edge before, RoofPlan.Edge after) {}
 
+    /** Zones F, G, H and I of a flat roof, EN 1991-1-4 7.2.3. */
     public static EnZones of(RoofPlan plan) {
         double twiceHeight = 2 * plan.roof().height().si();
         double e = Math.min(plan.shortSideM(), twiceHeight);

@@ -36,6 +36,7 @@ public record LowSlopeZones(RoofPlan plan, double heightM, Widths widths, WindOu
         }
     }
 
+    /** Zones of a roof of at most 7°, ASCE 7-16 Fig. 30.3-2A. */
     public static LowSlopeZones of(RoofPlan plan, ParameterTable table) {
         double height = plan.roof().height().si();
         Widths widths = Widths.at(height, table);

@@ -18,6 +18,7 @@ import whipsaw.core.units.Measure;
  */
 public record SiteActions(WindPressure wind, Topography topography, RoofZones zones, SnowLoad snow, SnowDrifts drifts) {
 
+    /** Wind, snow and zones of a roof by the code family of the job; what is missing stays null. */
     public static SiteActions of(Job job, RoofPlan plan, CodeTables tables) {
         SnowLoad snow = snow(job, plan, tables);
         SnowDrifts drifts = snow == null || !job.roof().fabric().flat() ? null : SnowDrifts.of(job, plan, snow, tables);

@@ -60,6 +60,7 @@ public record AttachedArray(
      */
     public record Quake(ComponentForce force, int attachments) {}
 
+    /** Attachments the wind asks for. */
     public int byWind() {
         return groups.stream().mapToInt(Group::attachments).sum();
     }

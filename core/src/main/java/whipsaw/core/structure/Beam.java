@@ -55,6 +55,7 @@ public final class Beam {
      * @param newton whole load, N
      */
     public record Load(double fromM, double toM, double newton) {
+        /** An even load all along a span, N/m. */
         public static Load uniform(double spanM, double perMetreN) {
             return new Load(0, spanM, perMetreN * spanM);
         }

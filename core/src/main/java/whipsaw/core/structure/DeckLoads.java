@@ -120,7 +120,7 @@ final class DeckLoads {
         double half = deck.width().si() / 2;
         MemberLines.Line line =
                 new MemberLines.Line(a.set(), a.number(), a.bay(), at, a.atM(), b.atM(), at - half, at + half, false);
-        MemberLoads.Standing standing = new MemberLoads.Standing();
+        Standing standing = new Standing();
         for (Foot f : there) {
             if (Math.abs(along(strip, f) - at) <= half + 1e-9) {
                 standing.add(across(strip, f) - a.atM(), f, 1);
@@ -133,18 +133,13 @@ final class DeckLoads {
 
     /** A strip with what it carries. */
     private record Loaded(
-            MemberLines.Strip strip,
-            String to,
-            MemberLines.Line line,
-            MemberLoads.Standing standing,
-            MemberState after) {}
+            MemberLines.Strip strip, String to, MemberLines.Line line, Standing standing, MemberState after) {}
 
     /** The same with what it carried before. */
     private DeckSpan before(Loaded worst) {
         MemberLines.Line line = worst.line();
         List<Beam.Load> bare = loads.drifted(line, !worst.strip().alongX(), false);
-        MemberState before =
-                loads.state(deck.type(), null, loads.span(line, new MemberLoads.Standing(), bare, 0, line.spanM()), 1);
+        MemberState before = loads.state(deck.type(), null, loads.span(line, new Standing(), bare, 0, line.spanM()), 1);
         List<Beam.Load> weights = worst.standing().weights();
         double newton = weights.stream().mapToDouble(Beam.Load::newton).sum();
         return new DeckSpan(

@@ -73,6 +73,7 @@ public record ExistingBuilding(double addedKg, double roofKg, boolean byEngineer
                 dead + Math.max(live, snow));
     }
 
+    /** Whether what was there is known, so that the two can be compared. */
     public boolean known() {
         return !Double.isNaN(roofKg) && !Double.isNaN(therePa);
     }

@@ -26,6 +26,7 @@ public record LaidLoads(List<Support> supports, List<RoofLoads.LaidLine> lines) 
     /** One support on the plan. */
     public record Support(double x, double y, double kg) {}
 
+    /** Tray and pipe on a roof with their supports; none where none are entered. */
     public static LaidLoads of(Job job, RoofPlan plan) {
         IndexedPointInAreaLocator roof = new IndexedPointInAreaLocator(plan.outline());
         List<Support> supports = new ArrayList<>();

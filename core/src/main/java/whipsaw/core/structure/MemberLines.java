@@ -49,6 +49,7 @@ public final class MemberLines {
             double lowM,
             double highM,
             boolean added) {
+        /** From support to support, m. */
         public double spanM() {
             return toM - fromM;
         }

@@ -131,29 +131,6 @@ final class MemberLoads {
         return tableHolds;
     }
 
-    /** What stands on one line: weights, areas that modules cover, and which modules, at their places along it. */
-    record Standing(List<Beam.Load> weights, List<Beam.Load> covered, List<Integer> modules) {
-        Standing() {
-            this(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
-        }
-
-        /** An array spread evenly over what a line carries. */
-        void lay(MemberLines.Line line, double pa) {
-            double area = line.spanM() * line.carriesM();
-            weights.add(new Beam.Load(0, line.spanM(), pa * area));
-            covered.add(new Beam.Load(0, line.spanM(), area));
-            modules.add(-1);
-        }
-
-        void add(double at, Foot foot, double part) {
-            if (part > 0) {
-                weights.add(new Beam.Load(at, at, foot.newton() * part));
-                covered.add(new Beam.Load(at, at, foot.coveredM2() * part));
-                modules.add(foot.module());
-            }
-        }
-    }
-
     List<Member> members(RoofPlan plan, Structure structure, MemberLines.Strip strip) {
         return members(plan, structure, strip, line -> true);
     }
@@ -169,7 +146,7 @@ final class MemberLoads {
             if (along < strip.fromM() || along >= strip.toM()) {
                 continue;
             }
-            hand(lines, standing, strip.alongX() ? foot.y() : foot.x(), along - strip.fromM(), foot);
+            Standing.hand(lines, standing, strip.alongX() ? foot.y() : foot.x(), along - strip.fromM(), foot);
         }
         List<Member> members = new ArrayList<>();
         for (int i = 0; i < lines.size(); i++) {
@@ -217,36 +194,6 @@ final class MemberLoads {
         double y = alongX ? across : along;
         double most = snow == null ? 0 : snow.moreThanUniform(x, y);
         return rowed ? Math.max(most, RowSnow.most(rows, x, y)) : most;
-    }
-
-    /** Hands a foot to the members on either side of it, or to one and the wall or beam where the bays end. */
-    private static void hand(
-            List<MemberLines.Line> lines, List<Standing> standing, double across, double along, Foot foot) {
-        int high = 0;
-        int beyond = lines.size();
-        while (high < beyond) {
-            int middle = (high + beyond) / 2;
-            if (lines.get(middle).atM() <= across) {
-                high = middle + 1;
-            } else {
-                beyond = middle;
-            }
-        }
-        MemberLines.Line a = high > 0 ? lines.get(high - 1) : null;
-        MemberLines.Line b = high < lines.size() ? lines.get(high) : null;
-        boolean apart = a != null && b != null && b.lowM() > a.highM() + 1e-6;
-        if (a != null) {
-            double end = b != null && !apart ? b.atM() : 2 * a.highM() - a.atM();
-            if (across <= end) {
-                standing.get(high - 1).add(along, foot, end > a.atM() ? (end - across) / (end - a.atM()) : 1);
-            }
-        }
-        if (b != null) {
-            double begin = a != null && !apart ? a.atM() : 2 * b.lowM() - b.atM();
-            if (across >= begin) {
-                standing.get(high).add(along, foot, (across - begin) / (b.atM() - begin));
-            }
-        }
     }
 
     private Member member(

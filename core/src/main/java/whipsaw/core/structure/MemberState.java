@@ -27,11 +27,13 @@ public record MemberState(Part moment, Part shear, Part bearing, Part total, Par
         }
     }
 
+    /** The largest share of what it takes, of all that is known. */
     public double utilisation() {
         double strength = Math.max(Math.max(moment.utilisation(), shear.utilisation()), bearing.utilisation());
         return Math.max(strength, Math.max(total.utilisation(), variable.utilisation()));
     }
 
+    /** Whether nothing known is over its limit. */
     public boolean ok() {
         return Limits.atMost(utilisation(), 1);
     }

@@ -26,6 +26,7 @@ public record MemberUplift(
         return Math.max(bareNm, withNm);
     }
 
+    /** The larger uplift at an end of the bare roof and with modules, N. */
     public double endN() {
         return Math.max(bareEndN, withEndN);
     }

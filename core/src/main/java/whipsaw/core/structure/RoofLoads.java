@@ -74,6 +74,7 @@ public record RoofLoads(
         return moduleKg + rackingKg + ballastKg;
     }
 
+    /** Mass of tray and pipe, kg. */
     public double laidKg() {
         return laid.stream().mapToDouble(LaidLine::kg).sum();
     }

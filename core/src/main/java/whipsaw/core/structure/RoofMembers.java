@@ -40,6 +40,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             members = List.copyOf(members);
         }
 
+        /** The one most used. */
         public Member worst() {
             return members.get(0);
         }
@@ -53,6 +54,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                     .orElse(null);
         }
 
+        /** Those that take more than they may. */
         public List<Member> failing() {
             return members.stream().filter(m -> !m.ok()).toList();
         }
@@ -90,6 +92,7 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
             return strengthened.contains("doubled") ? 2 : 1;
         }
 
+        /** Whether it passes, by its limits or by the rule of small increases. */
         public boolean ok() {
             return after.ok() || bySmallIncrease;
         }
@@ -155,8 +158,26 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 .forEach(all ->
                         all.forEach(m -> bySet.computeIfAbsent(m.line().set().id(), k -> new ArrayList<>())
                                 .add(m)));
-        List<Checked> sets = new ArrayList<>();
         Set<String> bays = plan.bays().stream().map(RoofPlan.Bay::name).collect(Collectors.toSet());
+        List<Checked> sets = checked(structure, bySet, bays, loads, missing);
+        unknownBays(structure, bays, missing);
+        if (!down.known()) {
+            missing.add("what the wind presses on the roof: " + down.missing() + ", or an engineer's value");
+        }
+        DeckSpan deck = structure.deck() == null || !job.roof().fabric().flat()
+                ? null
+                : new DeckLoads(loads, structure.deck(), feet).worst(underDeck(strips));
+        return new RoofMembers(sets, deck, missing);
+    }
+
+    /** Sets whose members can be judged; of the others what is missing is added. */
+    private static List<Checked> checked(
+            Structure structure,
+            Map<String, List<Member>> bySet,
+            Set<String> bays,
+            MemberLoads loads,
+            List<String> missing) {
+        List<Checked> sets = new ArrayList<>();
         for (Structure.Members set : structure.members()) {
             List<Member> members = bySet.getOrDefault(set.id(), new ArrayList<>());
             List<String> unknown =
@@ -182,6 +203,11 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                 sets.add(new Checked(set, members));
             }
         }
+        return sets;
+    }
+
+    /** Strengthening of bays the roof lacks. */
+    private static void unknownBays(Structure structure, Set<String> bays, List<String> missing) {
         for (Structure.Work w : structure.works()) {
             List<String> unknown =
                     w.bays().stream().filter(b -> !bays.contains(b)).toList();
@@ -190,13 +216,6 @@ public record RoofMembers(List<Checked> sets, DeckSpan deck, List<String> missin
                         + ": no such bay on this roof");
             }
         }
-        if (!down.known()) {
-            missing.add("what the wind presses on the roof: " + down.missing() + ", or an engineer's value");
-        }
-        DeckSpan deck = structure.deck() == null || !job.roof().fabric().flat()
-                ? null
-                : new DeckLoads(loads, structure.deck(), feet).worst(underDeck(strips));
-        return new RoofMembers(sets, deck, missing);
     }
 
     /** What the deck lies on: the beams only where nothing lies on them. */

@@ -59,6 +59,7 @@ public record RoofReserve(double massKg, double areaM2, Values values, double al
         return Double.isNaN(allowancePa) ? Double.NaN : values.get("η");
     }
 
+    /** Whether the load is within the allowance; false while there is none. */
     public boolean ok() {
         return Limits.atMost(utilisation(), 1);
     }

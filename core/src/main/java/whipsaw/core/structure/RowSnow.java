@@ -67,6 +67,7 @@ public final class RowSnow {
         return most;
     }
 
+    /** How deep the snow lies beside a row, from its high edge on. */
     public SnowDrifts.Source profile() {
         return profile;
     }

@@ -87,6 +87,7 @@ public record SeismicDisplacement(Values displacement, List<Need> needs, List<St
         return displacement.si("δ");
     }
 
+    /** Computes it, SEAOC PV1 with ASCE 7-16 13.6.12. */
     public static SeismicDisplacement of(Input in, List<Clearance> clearances, ParameterTable t) {
         From table = From.table(t.table());
         Values displacement = DISPLACEMENT

@@ -62,16 +62,19 @@ public final class SetDowns {
      */
     public record Stand(
             Structure.SetDown what, double pressurePa, double allowedPa, Member worst, String inTheWay, int mostHigh) {
+        /** Whether anything can be said of it. */
         public boolean known() {
             return worst != null || !Double.isNaN(allowedPa);
         }
 
+        /** The larger share of the construction load and of the members below. */
         public double utilisation() {
             double pressure = Double.isNaN(allowedPa) ? 0 : pressurePa / allowedPa;
             return worst == null ? pressure : Math.max(pressure, worst.after().utilisation());
         }
     }
 
+    /** All stacks of a job, each with those of its stage on the roof. */
     public static List<Stand> of(Job job, RoofPlan plan, CodeTables tables) {
         Map<String, List<Structure.SetDown>> stages = new LinkedHashMap<>();
         job.roof().fabric().structure().setDowns().forEach(s -> stages.computeIfAbsent(

@@ -28,13 +28,7 @@ final class SpanLoads {
     /** Even load of 1 Pa, weights, what modules cover, what the wind adds on them, drifted snow; null where none lies. */
     private final Beam.Part[] parts;
 
-    SpanLoads(
-            Acting on,
-            MemberLines.Line line,
-            MemberLoads.Standing standing,
-            List<Beam.Load> drift,
-            double beginM,
-            double spanM) {
+    SpanLoads(Acting on, MemberLines.Line line, Standing standing, List<Beam.Load> drift, double beginM, double spanM) {
         this.on = on;
         this.carriesM = line.carriesM();
         this.spanM = spanM;
@@ -55,7 +49,7 @@ final class SpanLoads {
     }
 
     /** What the wind presses on modules above what it presses on the roof they cover. */
-    private List<Beam.Load> pushed(MemberLoads.Standing standing, double area) {
+    private List<Beam.Load> pushed(Standing standing, double area) {
         if (on.down() == null) {
             return List.of();
         }

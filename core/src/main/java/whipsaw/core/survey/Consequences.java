@@ -32,6 +32,7 @@ public final class Consequences {
             this.words = words;
         }
 
+        /** The group for readers. */
         public String words() {
             return words;
         }
@@ -58,6 +59,7 @@ public final class Consequences {
         this.units = job.project().units();
     }
 
+    /** What has to be done after what was found on a roof. */
     public static List<Consequence> of(Job job, RoofPlan plan, ArrayLayout layout) {
         Consequences c = new Consequences(job, plan, layout);
         c.covering();

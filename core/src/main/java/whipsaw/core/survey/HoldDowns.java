@@ -30,6 +30,7 @@ public final class HoldDowns {
             this.words = words;
         }
 
+        /** The answer for readers. */
         public String words() {
             return words;
         }

@@ -49,6 +49,7 @@ public record SightLines(List<View> views) {
         views = List.copyOf(views);
     }
 
+    /** Who sees modules of an array; none where nobody is asked about. */
     public static SightLines of(Job job, RoofPlan plan, ArrayLayout layout) {
         if (job.survey().viewers().isEmpty() || !job.roof().fabric().flat()) {
             return NONE;

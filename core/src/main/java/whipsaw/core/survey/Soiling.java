@@ -43,6 +43,7 @@ public record Soiling(List<Source> sources) {
      */
     public record From(String name, double distanceM, double bearingDeg, boolean inDrift) {}
 
+    /** Sources of dirt of a job and how far the array is from them. */
     public static Soiling of(Job job, ArrayLayout layout) {
         List<Source> sources = new ArrayList<>();
         double up = job.roof().upAzimuth().si();

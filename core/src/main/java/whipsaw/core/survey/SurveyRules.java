@@ -19,10 +19,12 @@ public final class SurveyRules {
 
     private SurveyRules() {}
 
+    /** The figure of a rule by name. */
     public static double value(String rule) {
         return of(rule).value();
     }
 
+    /** A rule by name. */
     public static Rule of(String rule) {
         Rule found = RULES.get(rule);
         if (found == null) {

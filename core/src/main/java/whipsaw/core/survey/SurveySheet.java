@@ -38,6 +38,7 @@ public record SurveySheet(List<Line> lines) {
             this.words = words;
         }
 
+        /** The status for readers. */
         public String words() {
             return words;
         }
@@ -69,6 +70,7 @@ public record SurveySheet(List<Line> lines) {
         return stages;
     }
 
+    /** All questions of a job with what is known. */
     public static SurveySheet of(Job job) {
         List<Line> lines = new ArrayList<>();
         for (SurveyQuestion q : SurveyQuestion.all()) {
@@ -98,6 +100,7 @@ public record SurveySheet(List<Line> lines) {
                 .toList();
     }
 
+    /** Questions with a status. */
     public long count(Status status) {
         return lines.stream().filter(l -> l.status() == status).count();
     }

@@ -72,6 +72,7 @@ public record YearOfUse(Survey.Year year, int readings, int filled, int skipped,
             this.words = words;
         }
 
+        /** The part of the year for readers. */
         public String words() {
             return words;
         }
@@ -89,6 +90,7 @@ public record YearOfUse(Survey.Year year, int readings, int filled, int skipped,
             kw = List.copyOf(kw);
         }
 
+        /** The part of the year for readers. */
         public String words() {
             return (summer ? "summer" : "winter") + " " + kind.words();
         }

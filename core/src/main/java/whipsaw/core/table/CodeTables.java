@@ -83,6 +83,7 @@ public final class CodeTables {
         return new CodeTables(tables);
     }
 
+    /** All tables. */
     public Collection<CodeTable> all() {
         return byId.values();
     }
@@ -92,6 +93,7 @@ public final class CodeTables {
         return byId.containsKey(id);
     }
 
+    /** A table by id; throws when there is none. */
     public CodeTable table(String id) {
         CodeTable table = byId.get(id);
         if (table == null) {
@@ -185,26 +187,32 @@ public final class CodeTables {
                 .orElseThrow(() -> new IllegalArgumentException("no house rule " + rule));
     }
 
+    /** Tables of ASCE 7 wind. */
     public WindTables wind() {
         return wind;
     }
 
+    /** Tables of conductors, NEC chapters 3 and 9. */
     public ConductorTables conductors() {
         return conductors;
     }
 
+    /** Voltage by ambient temperature, NEC 690.7(A). */
     public VoltageFactorTable voltageFactors() {
         return voltageFactors;
     }
 
+    /** Set-backs by the sides of a building. */
     public SetbackTable setbacks() {
         return setbacks;
     }
 
+    /** Tables of EN 1991-1-3 and 1991-1-4. */
     public EnTables en() {
         return en;
     }
 
+    /** Figures of ASCE 7 chapter 7. */
     public ParameterTable snow() {
         return snow;
     }
@@ -254,6 +262,7 @@ public final class CodeTables {
         return members;
     }
 
+    /** Prices that ways out are costed with. */
     public PriceTable prices() {
         return prices;
     }

@@ -72,30 +72,37 @@ public final class ConductorTables {
                 roofTable);
     }
 
+    /** Ampacities, NEC 310.16. */
     public CodeTable ampacityTable() {
         return ampacityTable;
     }
 
+    /** Corrections for ambient temperature, NEC 310.15(B)(1). */
     public CodeTable temperatureTable() {
         return temperatureTable;
     }
 
+    /** Adjustments for conductors in a raceway, NEC 310.15(C)(1). */
     public CodeTable countTable() {
         return countTable;
     }
 
+    /** Resistance of direct current, NEC chapter 9 table 8. */
     public CodeTable dcTable() {
         return dcTable;
     }
 
+    /** Impedance of alternating current, NEC chapter 9 table 9. */
     public CodeTable acTable() {
         return acTable;
     }
 
+    /** Standard ratings of devices, NEC 240.6(A). */
     public CodeTable deviceTable() {
         return deviceTable;
     }
 
+    /** Equipment grounds, NEC 250.122. */
     public CodeTable groundTable() {
         return groundTable;
     }

@@ -30,6 +30,7 @@ public final class DcVoltageTable {
         throw new IllegalArgumentException("no DC voltage limit on a " + place + " by " + family);
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }

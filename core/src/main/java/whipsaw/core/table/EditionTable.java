@@ -57,6 +57,7 @@ public final class EditionTable {
                 .orElse("none");
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }

@@ -33,14 +33,17 @@ public final class EnTables {
         recommendedTable.rows().forEach(row -> recommended.put(row.get("parameter"), CodeTable.number(row, "value")));
     }
 
+    /** Terrain categories, EN 1991-1-4 Table 4.1. */
     public CodeTable terrainTable() {
         return terrainTable;
     }
 
+    /** Pressure coefficients of flat roofs, EN 1991-1-4 Table 7.2. */
     public CodeTable roofTable() {
         return roofTable;
     }
 
+    /** Recommended values that a national annex may replace. */
     public CodeTable recommendedTable() {
         return recommendedTable;
     }

@@ -135,22 +135,27 @@ public final class MemberTables {
         return list;
     }
 
+    /** A figure of the table of limits, by name. */
     public double limit(String parameter) {
         return limits.value(parameter);
     }
 
+    /** The tables it was read from. */
     public List<CodeTable> all() {
         return List.of(resistanceTable, combinationTable, deflectionTable, limits.table());
     }
 
+    /** Factors on the strength of materials. */
     public CodeTable resistanceTable() {
         return resistanceTable;
     }
 
+    /** Combinations of loads. */
     public CodeTable combinationTable() {
         return combinationTable;
     }
 
+    /** Limits of deflection. */
     public CodeTable deflectionTable() {
         return deflectionTable;
     }

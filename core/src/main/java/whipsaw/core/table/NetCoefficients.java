@@ -52,6 +52,7 @@ public final class NetCoefficients {
      * @param most NaN for none
      */
     public record Limit(String name, double least, double most) {
+        /** Whether a value is within the limit. */
         public boolean holds(double value) {
             return !(!Double.isNaN(least) && Limits.above(least, value))
                     && !(!Double.isNaN(most) && Limits.above(value, most));
@@ -149,6 +150,7 @@ public final class NetCoefficients {
         }
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }
@@ -165,6 +167,7 @@ public final class NetCoefficients {
         return ALL_ZONES.stream().anyMatch(zone -> curves.containsKey(arrangement + zone));
     }
 
+    /** Limits of the set for an arrangement of rows. */
     public List<Limit> limits(String arrangement) {
         return limits.getOrDefault(arrangement, List.of());
     }

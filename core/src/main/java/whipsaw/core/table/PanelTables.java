@@ -81,18 +81,22 @@ public final class PanelTables {
         return all;
     }
 
+    /** Pressure inside, ASCE 7-16 Table 26.13-1. */
     public CodeTable internalTable() {
         return internalTable;
     }
 
+    /** Pressure on low slopes, ASCE 7-16 Fig. 30.3-2A. */
     public CodeTable lowSlopeTable() {
         return lowSlopeTable;
     }
 
+    /** Pressure on gables, ASCE 7-16 Fig. 30.3-2B to D. */
     public CodeTable gableTable() {
         return gableTable;
     }
 
+    /** Equalization of panels by area, ASCE 7-16 29.4.4. */
     public CodeTable areaTable() {
         return areaTable;
     }

@@ -10,10 +10,12 @@ public final class ParameterTable {
         this.table = table;
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }
 
+    /** A figure by name; throws when there is none. */
     public double value(String parameter) {
         for (Map<String, String> row : table.rows()) {
             if (row.get("parameter").equals(parameter)) {

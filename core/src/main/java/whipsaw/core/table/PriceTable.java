@@ -20,6 +20,7 @@ public final class PriceTable {
         return table.rows().stream().anyMatch(r -> r.get("item").equals(item)) ? price(item) : 0;
     }
 
+    /** What prices are in. */
     public String currency() {
         return row("module").get("currency");
     }
@@ -31,6 +32,7 @@ public final class PriceTable {
                 .orElseThrow(() -> new IllegalArgumentException("the price list has no " + item));
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }

@@ -16,6 +16,7 @@ public final class SetbackTable {
     /** A distance with the rule that gave it. */
     public record Setback(double distanceM, String words) {}
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }

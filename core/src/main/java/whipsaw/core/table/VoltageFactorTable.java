@@ -13,6 +13,7 @@ public final class VoltageFactorTable {
         this.table = table;
     }
 
+    /** The table it was read from. */
     public CodeTable table() {
         return table;
     }

@@ -65,14 +65,17 @@ public final class WindTables {
         }
     }
 
+    /** Terrain constants, ASCE 7 Table 26.11-1. */
     public CodeTable exposureTable() {
         return exposureTable;
     }
 
+    /** Nominal net coefficients, ASCE 7-16 Fig. 29.4-7. */
     public CodeTable coefficientTable() {
         return coefficientTable;
     }
 
+    /** Load factors on wind and weight. */
     public CodeTable factorTable() {
         return factorTable;
     }

@@ -40,6 +40,7 @@ public enum Dimension {
         this.metric = metric;
     }
 
+    /** What it measures. */
     public Quantity quantity() {
         return quantity;
     }

@@ -44,12 +44,12 @@ public final class Show {
         return number(unit.fromSi(si), 4) + " " + unit.symbol();
     }
 
-    /** A plain number with at most {@code decimals} decimals, without trailing zeros. */
     /** So many of a thing, in the singular for one: {@code 1 string}, {@code 2 strings}. */
     public static String count(long n, String thing) {
         return n + " " + thing + (n == 1 ? "" : "s");
     }
 
+    /** A plain number with at most so many decimals, without trailing zeros; {@code none} when it is not finite. */
     public static String number(double value, int decimals) {
         if (!Double.isFinite(value)) {
             return "none";

@@ -70,10 +70,12 @@ public record Spacings(String typed, List<Double> metres) {
         return new Spacings(one.typed(), List.of(one.si()));
     }
 
+    /** All distances together, m. */
     public double sumM() {
         return metres.stream().mapToDouble(Double::doubleValue).sum();
     }
 
+    /** The largest distance, m; 0 for none. */
     public double largestM() {
         return metres.stream().mapToDouble(Double::doubleValue).max().orElse(0);
     }

@@ -131,10 +131,12 @@ public enum Unit {
         return US.contains(this);
     }
 
+    /** What it measures. */
     public Quantity quantity() {
         return quantity;
     }
 
+    /** How it is shown; empty of a plain number. */
     public String symbol() {
         return symbol;
     }

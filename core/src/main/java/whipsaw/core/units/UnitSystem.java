@@ -7,6 +7,7 @@ public enum UnitSystem {
     US,
     METRIC;
 
+    /** The other system. */
     public UnitSystem other() {
         return this == US ? METRIC : US;
     }

@@ -15,6 +15,7 @@ public enum DataStatus {
         this.words = words;
     }
 
+    /** The status for readers. */
     public String words() {
         return words;
     }

@@ -21,6 +21,7 @@ public enum Origin {
         this.words = words;
     }
 
+    /** Where a value comes from, for readers. */
     public String words() {
         return words;
     }

@@ -19,6 +19,7 @@ public record Step(String symbol, String meaning, String formula, String result,
         terms = List.copyOf(terms);
     }
 
+    /** A step of terms one by one. */
     public static Step of(String symbol, String meaning, String formula, String result, String clause, Term... terms) {
         return new Step(symbol, meaning, formula, result, clause, List.of(terms));
     }

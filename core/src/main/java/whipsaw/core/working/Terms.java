@@ -15,6 +15,7 @@ public final class Terms {
         return new Terms();
     }
 
+    /** Origins of terms by their symbols. */
     public static Terms of(Term... terms) {
         Terms result = new Terms();
         for (Term term : terms) {

@@ -25,6 +25,7 @@ public record Working(String figure, String title, String answer, List<Step> ste
         return steps.stream().map(Step::status).reduce(null, DataStatus::worse);
     }
 
+    /** Begins a working of a figure with its title and its answer. */
     public static Builder of(String figure, String title, String answer) {
         return new Builder(figure, title, answer);
     }
@@ -44,27 +45,32 @@ public record Working(String figure, String title, String answer, List<Step> ste
             this.answer = answer;
         }
 
+        /** One more line, of terms one by one. */
         public Builder step(
                 String symbol, String meaning, String formula, String result, String clause, Term... terms) {
             steps.add(Step.of(symbol, meaning, formula, result, clause, terms));
             return this;
         }
 
+        /** More lines. */
         public Builder steps(List<Step> more) {
             steps.addAll(more);
             return this;
         }
 
+        /** A note below the lines. */
         public Builder note(String note) {
             notes.add(note);
             return this;
         }
 
+        /** A curve with the place it was read at. */
         public Builder plot(Plot drawn) {
             plot = drawn;
             return this;
         }
 
+        /** The working as it stands. */
         public Working build() {
             return new Working(figure, title, answer, steps, notes, plot);
         }

@@ -4,6 +4,7 @@ package whipsaw.core.working;
 public final class WorkingText {
     private WorkingText() {}
 
+    /** A working as plain text, to be pasted into a mail. */
     public static String of(Working w) {
         StringBuilder text = new StringBuilder();
         text.append(w.title()).append('\n').append(w.answer()).append("\n");

@@ -164,6 +164,7 @@ public final class DesignDocument {
             var corner = design.layout().corners(d.module())[0];
             Map<String, Object> map = new LinkedHashMap<>();
             map.put("number", d.module().number());
+            map.put("grid", d.module().id());
             map.put("x_m", corner.x);
             map.put("y_m", corner.y);
             map.put("zone", d.zone());
@@ -184,6 +185,7 @@ public final class DesignDocument {
             var at = design.layout().frame().plan(p.s(), p.t());
             Map<String, Object> map = new LinkedHashMap<>();
             map.put("number", p.number());
+            map.put("grid", p.id());
             map.put("x_m", at.x);
             map.put("y_m", at.y);
             boolean known = design.holdDown().established();

@@ -20,7 +20,8 @@ public final class Shots {
     public static void main(String[] args) {
         Path folder = Path.of(args[0]);
         List<String> faults = new ArrayList<>();
-        try (TestServer server = new TestServer()) {
+        try (TestServer.Browsing browser = TestServer.browsing();
+                TestServer server = new TestServer()) {
             Page page = server.page(1280, 800, faults);
             shoot(page, server, "/", folder, "jobs");
             page.navigate(server.address(JOB));

@@ -12,6 +12,7 @@ import java.util.Map;
 
 /** One real browser for all tests of a process; every page of it has cookies and memory of its own. */
 final class TestBrowser {
+    private static Playwright playwright;
     private static Browser browser;
 
     private TestBrowser() {}
@@ -20,14 +21,14 @@ final class TestBrowser {
         if (browser == null) {
             // a busy machine answers late; a test waits for what it wants and not for a time
             PlaywrightAssertions.setDefaultAssertionTimeout(60_000);
-            Playwright playwright = Playwright.create(
+            playwright = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             browser = playwright
                     .chromium()
                     .launch(new BrowserType.LaunchOptions()
                             .setExecutablePath(path())
                             .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
-            Runtime.getRuntime().addShutdownHook(new Thread(playwright::close));
+            Runtime.getRuntime().addShutdownHook(new Thread(TestBrowser::close));
         }
         return browser;
     }
@@ -36,6 +37,15 @@ final class TestBrowser {
     private static Path path() {
         Path shell = Path.of("/usr/bin/chromium-headless-shell");
         return Files.exists(shell) ? shell : Path.of("/usr/bin/chromium");
+    }
+
+    /** Ends the browser and the threads that speak to it, which keep a process alive. */
+    static synchronized void close() {
+        if (playwright != null) {
+            playwright.close();
+            playwright = null;
+            browser = null;
+        }
     }
 
     /** Closes what tests left open. */

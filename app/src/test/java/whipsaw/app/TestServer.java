@@ -147,6 +147,17 @@ public final class TestServer implements AutoCloseable {
         }
     }
 
+    /** Ends the browser when a program of the test tree is done with it; tests share it to the end of their process. */
+    public interface Browsing extends AutoCloseable {
+        @Override
+        void close();
+    }
+
+    /** The browser, to be closed at the end. */
+    public static Browsing browsing() {
+        return TestBrowser::close;
+    }
+
     @Override
     public void close() {
         context.close();

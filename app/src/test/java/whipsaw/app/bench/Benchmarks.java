@@ -74,7 +74,8 @@ public final class Benchmarks {
                     .append(" |\n");
         }
         text.append("\nThe third column does not rise where growth is no worse than n log n.\n");
-        try (TestServer server = new TestServer()) {
+        try (TestServer.Browsing browser = TestServer.browsing();
+                TestServer server = new TestServer()) {
             pages(server, text);
         }
         Files.writeString(Path.of(args[0]), text.toString());

@@ -58,6 +58,9 @@ public final class TestServer implements AutoCloseable {
      */
     public Page page(int width, int height, List<String> faults) {
         Page page = TestBrowser.get().newPage(new Browser.NewPageOptions().setViewportSize(width, height));
+        // a busy machine answers late: the first page of a cold server above all
+        page.setDefaultNavigationTimeout(180_000);
+        page.setDefaultTimeout(90_000);
         page.onPageError(faults::add);
         page.onConsoleMessage(m -> {
             // a refused change answers 4xx on purpose, and the browser notes that too

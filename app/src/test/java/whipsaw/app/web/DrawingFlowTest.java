@@ -116,7 +116,7 @@ class DrawingFlowTest extends ServedTest {
         Design d = design();
         page.locator("#plan").focus();
         keys("ArrowRight", "ArrowUp", "Enter");
-        assertThat(page.locator("#picked button")).hasCount(3);
+        assertThat(page.locator("#picked button")).hasText(new String[] {"row", "all like it", "leave out", "none"});
         keys("r");
         long row = d.layout().modules().stream().filter(m -> m.row() == 2).count();
         assertThat(told()).containsText(row + " positions in row 2");

@@ -21,7 +21,7 @@ import whipsaw.core.job.JobReader;
 class StructureFlowTest extends ServedTest {
     /** Every way out is solved before it is shown. */
     private static final LocatorAssertions.ContainsTextOptions LONG =
-            new LocatorAssertions.ContainsTextOptions().setTimeout(30_000);
+            new LocatorAssertions.ContainsTextOptions().setTimeout(120_000);
 
     private static final String CHECK = "#checks [data-check='roof.members-joists-d2']";
 

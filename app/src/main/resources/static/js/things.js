@@ -54,7 +54,8 @@ export function startThings(bench) {
   document.addEventListener("keydown", (event) => {
     const thing = thingAt(document.activeElement);
     const picked = [...bench.plan.picked.ids];
-    if (!thing && picked.length && !typing() && (event.key === "Delete" || event.key === "Backspace")) {
+    const here = document.activeElement === document.body || document.activeElement?.closest("#plan, #picked, #working");
+    if (!thing && picked.length && here && !typing() && (event.key === "Delete" || event.key === "Backspace")) {
       event.preventDefault();
       bench.plan.leaveOut(picked);
     }

@@ -19,8 +19,8 @@ import whipsaw.core.units.UnitSystem;
 
 /** Checks of one array: modules placed, shade, the scope of the wind method, ballast. */
 final class ArrayChecks {
-    /** An array that has moved by more is not set out by its old sheet. */
-    private static final double MOVED_M = 0.01;
+    /** What the place of the middle is told to: it is kept to a tenth of a millimetre. */
+    private static final double MOVED_M = 0.001;
 
     private final Design design;
     private final Job job;
@@ -89,7 +89,7 @@ final class ArrayChecks {
             changes.add(Show.count(since.gone(), "module") + " gone");
         }
         if (moved) {
-            changes.add("moved by " + text(Dimension.ROOF_LENGTH, since.movedM()));
+            changes.add("moved, its middle by " + text(Dimension.ROOF_LENGTH, since.movedM()));
         }
         KeptNumbers kept = design.job().placed().numbers();
         checks.add(Check.stated(

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.CrewNumbers;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
@@ -44,10 +45,22 @@ public final class NumberEdits {
         if (by.isBlank()) {
             throw new IllegalArgumentException("say who signed the sheet, for example O. Tallis PE");
         }
-        Coordinate first = design.layout().corners(design.layout().modules().get(0))[0];
+        Coordinate middle = middle(design.layout());
         KeptNumbers kept =
-                new KeptNumbers(by, on, measure(first.x), measure(first.y), CrewNumbers.rowsOf(design.layout()));
+                new KeptNumbers(by, on, measure(middle.x), measure(middle.y), CrewNumbers.rowsOf(design.layout()));
         return List.of(new Change("set", path(), JobWriter.part(kept)));
+    }
+
+    /** Mean of the places of all modules: another gap, a walkway elsewhere or a turn move it too. */
+    private static Coordinate middle(ArrayLayout layout) {
+        double s = 0;
+        double t = 0;
+        for (ArrayLayout.Module m : layout.modules()) {
+            s += m.s();
+            t += m.t();
+        }
+        int n = layout.modules().size();
+        return layout.frame().plan(s / n, t / n);
     }
 
     private Measure measure(double si) {
@@ -74,7 +87,7 @@ public final class NumberEdits {
      *
      * @param added modules that came since
      * @param gone modules that are gone since
-     * @param movedM how far the first module has moved; 0 while it is where it was or gone
+     * @param movedM how far the middle of the modules has moved; 0 where some came or went, which is said instead
      */
     public record Since(int added, int gone, double movedM) {
         /** Null where no numbers are kept. */
@@ -89,16 +102,13 @@ public final class NumberEdits {
             int still = (int) design.layout().modules().stream()
                     .filter(m -> then.contains(m.id()))
                     .count();
-            KeptNumbers.Row row = kept.rows().get(0);
-            double moved = design.layout().modules().stream()
-                    .filter(m ->
-                            m.row() == row.row() && m.column() == row.columns().get(0))
-                    .mapToDouble(m -> design.layout()
-                            .corners(m)[0]
-                            .distance(new Coordinate(kept.x().si(), kept.y().si())))
-                    .findFirst()
-                    .orElse(0);
-            return new Since(design.layout().modules().size() - still, then.size() - still, moved);
+            int added = design.layout().modules().size() - still;
+            int gone = then.size() - still;
+            double moved = added + gone > 0
+                    ? 0
+                    : middle(design.layout())
+                            .distance(new Coordinate(kept.x().si(), kept.y().si()));
+            return new Since(added, gone, moved);
         }
     }
 }

@@ -11,7 +11,7 @@ import whipsaw.core.units.Measure;
  *
  * @param by who signed
  * @param on when
- * @param x left end of the front of the first module, on the sheet of the roof: tells whether the array has moved since
+ * @param x middle of all modules, on the sheet of the roof: tells whether any has moved since
  * @param y of the same
  * @param rows in the order of their numbers
  */
@@ -19,14 +19,14 @@ public record KeptNumbers(
         @Input(label = "Numbers kept by", longest = 160) String by,
         @Input(label = "Numbers kept on", help = "as 2026-05-31") LocalDate on,
         @Input(
-                        label = "First module, x",
+                        label = "Middle of the modules, x",
                         dim = Dimension.ROOF_LENGTH,
                         least = -Corner.FARTHEST_M,
                         most = Corner.FARTHEST_M,
                         quiet = true)
                 Measure x,
         @Input(
-                        label = "First module, y",
+                        label = "Middle of the modules, y",
                         dim = Dimension.ROOF_LENGTH,
                         least = -Corner.FARTHEST_M,
                         most = Corner.FARTHEST_M,

@@ -166,11 +166,14 @@ class PlacesFlowTest extends ServedTest {
         // a corner is dragged inwards: the array looked at gives way, the other one takes what it leaves
         double[] from = pixel(x + w * 0.6, y + h * 0.1);
         double[] to = pixel(x + w * 0.75, y + h * 0.1);
+        String before = page.locator("#bench").getAttribute("data-revision");
         page.mouse().move(from[0], from[1]);
         page.mouse().down();
         page.mouse().move((from[0] + to[0]) / 2, to[1]);
         page.mouse().move(to[0], to[1]);
         page.mouse().up();
+        // the difference shows while it is dragged; the revision tells that it is stored
+        assertThat(page.locator("#bench")).not().hasAttribute("data-revision", before);
         assertThat(page.locator("#difference")).containsText("module");
         assertThat(design().at("B").layout().modules()).hasSizeLessThan(second);
         assertThat(design().layout().modules()).hasSizeGreaterThanOrEqualTo(first);

@@ -255,6 +255,39 @@ public final class CalcInputs {
         return result;
     }
 
+    /** An object that has to be there, with inputs of its own. */
+    @SuppressWarnings("unchecked")
+    public CalcInputs object(String key) {
+        if (!(get(key) instanceof Map<?, ?> map)) {
+            throw new CalcException(path + key, has(key) ? "is no object" : "is missing: give an object");
+        }
+        CalcInputs result = new CalcInputs((Map<String, ?>) map, path + key + ".");
+        within.add(result);
+        return result;
+    }
+
+    /** Names of the members of an object that has any. */
+    public List<String> names() {
+        return values.keySet().stream().map(String::valueOf).toList();
+    }
+
+    /** A list of texts that has to be there. */
+    public List<String> texts(String key) {
+        return list(key).stream().map(String::valueOf).toList();
+    }
+
+    /** A list of points that has to be there, each a list of as many numbers. */
+    public List<double[]> points(String key, int numbers) {
+        List<double[]> result = new ArrayList<>();
+        for (Object point : list(key)) {
+            if (!(point instanceof List<?> all) || all.size() != numbers) {
+                throw new CalcException(path + key, "'" + point + "' is no point: give " + numbers + " numbers");
+            }
+            result.add(all.stream().mapToDouble(v -> finite(key, v)).toArray());
+        }
+        return result;
+    }
+
     private List<?> list(String key) {
         if (get(key) instanceof List<?> list) {
             return list;

@@ -36,6 +36,16 @@ public final class Results {
         SPEED("_m_per_s", Unit.METRE_PER_SECOND, Unit.MILE_PER_HOUR),
         METRE("_m", Unit.METRE, Unit.FOOT),
         CELSIUS("_C", Unit.CELSIUS, Unit.FAHRENHEIT),
+        DEGREE_CELSIUS("_degC", Unit.CELSIUS, Unit.FAHRENHEIT),
+        ENERGY_BY_AREA("_kWh_per_m2", " kWh/m²"),
+        ENERGY_BY_POWER("_kWh_per_kWp", " kWh/kWp"),
+        POWER_BY_POWER("_kW_per_kWp", " kW/kWp"),
+        ENERGY_OF_YEAR("_kWh_per_year", " kWh a year"),
+        ENERGY("_kWh", " kWh"),
+        PEAK_POWER("_kWp", " kWp"),
+        IRRADIANCE("_W_per_m2", " W/m²"),
+        MONTHS("_months", " months"),
+        SHARE("_fraction", ""),
         DEGREE("_deg", "°"),
         MOMENT("_kNm", " kNm"),
         VOLUME_WEIGHT("_kN_per_m3", " kN/m³"),
@@ -107,6 +117,11 @@ public final class Results {
         values.forEach((k, value) -> {
             String key = String.valueOf(k);
             End end = End.of(key);
+            if (end == null && value instanceof Map<?, ?> map) {
+                // what the user has named
+                add(before + key.replace('_', ' ') + ": ", map);
+                return;
+            }
             if (end == null) {
                 throw new IllegalArgumentException("no words for the result '" + key + "'");
             }

@@ -18,6 +18,10 @@ public final class Topics {
                         StructureTopics.topics(tables),
                         HoldDownTopics.topics(tables),
                         SurveyTopics.topics(),
+                        ShadowTopics.topics(),
+                        EnergyTopics.topics(),
+                        UseTopics.topics(),
+                        List.of(TradeOffTopic.topic()),
                         ElectricalTopics.topics(tables))
                 .flatMap(List::stream)
                 .forEach(topic -> byName.put(topic.name(), topic));

@@ -51,7 +51,8 @@ class MutatedInputsTest {
         for (int i = 0; i < MUTANTS; i++) {
             Map<String, Object> one = cases.get(random.nextInt(cases.size()));
             Topic topic = topics.named((String) one.get("topic"));
-            if (topic == null) {
+            // a year of hours takes milliseconds and not microseconds: fewer of those
+            if (topic == null || slow((Map<?, ?>) one.get("inputs")) && i % 50 != 0) {
                 continue;
             }
             Map<String, Object> inputs = spoiled((Map<?, ?>) one.get("inputs"), random);
@@ -65,6 +66,10 @@ class MutatedInputsTest {
         }
         assertThat(answered).isGreaterThan(1000);
         assertThat(refused).isGreaterThan(10_000);
+    }
+
+    private static boolean slow(Map<?, ?> inputs) {
+        return inputs.containsKey("site") || inputs.containsKey("start_utc");
     }
 
     private static void finite(Object value, String where) {

@@ -1,0 +1,212 @@
+package whipsaw.core.energy;
+
+import java.time.Duration;
+import java.time.ZoneOffset;
+import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import net.e175.klaus.solarpositioning.SPA;
+
+/**
+ * An hourly year at a place. Only hours with the sun up are kept: at night there is nothing to compute. Immutable, and
+ * shared by all that is computed with it.
+ */
+public final class Weather {
+    /** Hours of the year. */
+    public static final int HOURS = 8760;
+
+    private static final int REMEMBERED = 8;
+
+    /** Years of the climates last asked for: positions of the sun take time. */
+    private static final Map<Climate, Weather> KNOWN = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Climate, Weather> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    private static final int YEAR = 2025;
+
+    /** Terrestrial time ahead of universal time, seconds. */
+    private static final double DELTA_T_S = 69;
+
+    /** Bright and dull days in turn, and mornings clearer than afternoons: the pattern of the synthetic year. */
+    private static final double[] DAYS = {1.45, 0.60, 1.25, 0.40, 1.30};
+
+    private static final double MORNING = 1.04;
+    private static final double AFTERNOON = 0.96;
+
+    /** First day of each month, from 0. */
+    private static final int[] MONTH = {0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334, 365};
+
+    private final Climate climate;
+    private final List<SkyHour> light;
+
+    private Weather(Climate climate, List<SkyHour> light) {
+        this.climate = climate;
+        this.light = List.copyOf(light);
+    }
+
+    /**
+     * The synthetic year of a climate: the same for everybody who has its monthly figures, for comparing options. It
+     * forecasts no real place.
+     */
+    public static Weather synthetic(Climate climate) {
+        synchronized (KNOWN) {
+            return KNOWN.computeIfAbsent(climate, Weather::made);
+        }
+    }
+
+    private static Weather made(Climate climate) {
+        List<SkyHour> light = new ArrayList<>();
+        for (int k = 0; k < HOURS; k++) {
+            double[] sun = sun(climate, k);
+            if (sun[2] > 0) {
+                light.add(SkyHour.of(
+                        k, sun, SkyHour.extraterrestrial(k / 24 + 1), clearness(climate, k), ambientC(climate, k)));
+            }
+        }
+        return new Weather(climate, light);
+    }
+
+    private static double clearness(Climate climate, int hour) {
+        return Math.min(
+                SkyHour.CLEAREST,
+                climate.clearness().get(monthOf(hour))
+                        * DAYS[hour / 24 % DAYS.length]
+                        * (hour % 24 < 12 ? MORNING : AFTERNOON));
+    }
+
+    private static double ambientC(Climate climate, int hour) {
+        return climate.ambientC().get(monthOf(hour))
+                + climate.halfRangeK() * Math.cos(2 * Math.PI * (hour % 24 + 0.5 - 15) / 24);
+    }
+
+    /** The sun at the middle of an hour by the solar position algorithm, without refraction. */
+    private static double[] sun(Climate climate, int hour) {
+        ZonedDateTime when = ZonedDateTime.of(YEAR, 1, 1, 0, 0, 0, 0, ZoneOffset.UTC)
+                .plus(Duration.ofSeconds(Math.round((hour + 0.5 - climate.utcOffsetH()) * 3600)));
+        var p = SPA.calculateSolarPosition(when, climate.latitudeDeg(), climate.longitudeDeg(), 0, DELTA_T_S);
+        return SkyHour.vector(p.azimuth(), 90 - p.zenithAngle());
+    }
+
+    /** Month of an hour of the year, from 0. */
+    public static int monthOf(int hour) {
+        int day = hour / 24;
+        int month = 0;
+        while (day >= MONTH[month + 1]) {
+            month++;
+        }
+        return month;
+    }
+
+    /**
+     * Share of the direct light of the year that things on a level roof keep from a plane at a point.
+     *
+     * @param point x, y, height above the roof
+     */
+    public double beamLost(List<Prism> things, double[] point, double tiltDeg, double azimuthDeg) {
+        double all = 0;
+        double lost = 0;
+        double[] normal = SkyHour.vector(azimuthDeg, 90 - tiltDeg);
+        for (SkyHour h : light) {
+            double[] sun = {h.east(), h.north(), h.up()};
+            double on = h.beam() * Math.max(0, sun[0] * normal[0] + sun[1] * normal[1] + sun[2] * normal[2]);
+            all += on;
+            if (on > 0 && things.stream().anyMatch(t -> t.shades(point, sun))) {
+                lost += on;
+            }
+        }
+        return all == 0 ? 0 : lost / all;
+    }
+
+    /**
+     * What an hour was made of.
+     *
+     * @param clearness index
+     */
+    public record Hour(
+            double sunAzimuthDeg,
+            double sunElevationDeg,
+            double clearness,
+            double global,
+            double diffuse,
+            double beam,
+            double ambientC) {}
+
+    /** An hour of the year; at night with its sun and without light. */
+    public Hour hour(int hour) {
+        for (SkyHour h : light) {
+            if (h.hour() == hour) {
+                return new Hour(
+                        h.azimuthDeg(),
+                        h.elevationDeg(),
+                        h.clearness(),
+                        h.global(),
+                        h.diffuse(),
+                        h.beam(),
+                        h.ambientC());
+            }
+        }
+        SkyHour night = SkyHour.of(hour, sun(climate, hour), 1, 0, 0, 0, ambientC(climate, hour));
+        return new Hour(night.azimuthDeg(), night.elevationDeg(), clearness(climate, hour), 0, 0, 0, night.ambientC());
+    }
+
+    /** Hours with the sun up, in order. */
+    List<SkyHour> light() {
+        return light;
+    }
+
+    /** Wind at the modules, m/s. */
+    double windMPerS() {
+        return climate.windMPerS();
+    }
+
+    /** Albedo of the roof. */
+    double albedo() {
+        return climate.albedo();
+    }
+
+    /**
+     * Sums of the year.
+     *
+     * @param globalKwhPerM2 on the level
+     * @param diffuseKwhPerM2 of it from the sky
+     * @param beamKwhPerM2 normal to the sun
+     * @param monthlyGlobalKwhPerM2 of each month
+     * @param monthlyDiffuseKwhPerM2 of each month
+     */
+    public record Sums(
+            double globalKwhPerM2,
+            double diffuseKwhPerM2,
+            double beamKwhPerM2,
+            List<Double> monthlyGlobalKwhPerM2,
+            List<Double> monthlyDiffuseKwhPerM2) {}
+
+    /** The year in sums. */
+    public Sums sums() {
+        Double[] global = new Double[12];
+        Double[] diffuse = new Double[12];
+        Arrays.fill(global, 0.0);
+        Arrays.fill(diffuse, 0.0);
+        double beam = 0;
+        for (SkyHour h : light) {
+            int m = monthOf(h.hour());
+            global[m] += h.global() / 1000;
+            diffuse[m] += h.diffuse() / 1000;
+            beam += h.beam() / 1000;
+        }
+        return new Sums(sum(global), sum(diffuse), beam, List.of(global), List.of(diffuse));
+    }
+
+    private static double sum(Double[] all) {
+        double s = 0;
+        for (double a : all) {
+            s += a;
+        }
+        return s;
+    }
+}

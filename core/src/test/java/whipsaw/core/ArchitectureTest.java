@@ -35,7 +35,19 @@ class ArchitectureTest {
     @Test
     void noStageReadsALaterOne() {
         String[] stages = {
-            "roof", "site", "array", "holddown", "circuit", "run", "structure", "build", "survey", "design", "section"
+            "roof",
+            "site",
+            "array",
+            "holddown",
+            "circuit",
+            "run",
+            "energy",
+            "structure",
+            "build",
+            "survey",
+            "design",
+            "section",
+            "explore"
         };
         for (int i = 0; i < stages.length; i++) {
             for (int later = i + 1; later < stages.length; later++) {

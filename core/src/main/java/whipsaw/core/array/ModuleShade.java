@@ -36,7 +36,27 @@ public final class ModuleShade {
     private volatile List<Hour> window;
 
     /** What throws a shadow: vertical walls from the roof up. */
-    private record Caster(Thing thing, Coordinate[] ring, double heightM) {}
+    private record Caster(Thing thing, Coordinate[] ring, double heightM, double turn) {
+        Caster(Thing thing, Coordinate[] ring, double heightM) {
+            this(thing, ring, heightM, turn(ring));
+        }
+
+        /** Twice the area of a ring, positive where its corners go counter-clockwise. */
+        private static double turn(Coordinate[] ring) {
+            double sum = 0;
+            for (int i = 0; i < ring.length; i++) {
+                Coordinate a = ring[i];
+                Coordinate b = ring[(i + 1) % ring.length];
+                sum += a.x * b.y - b.x * a.y;
+            }
+            return sum;
+        }
+
+        /** Whether the sun shines on the outside of a wall from a to b. */
+        boolean lit(double[] a, double[] b, double[] to) {
+            return ((b[1] - a[1]) * to[0] - (b[0] - a[0]) * to[1]) * turn > 0;
+        }
+    }
 
     /** Modules of a row, in the order of their places. */
     private record Row(double t, boolean looksBack, List<ArrayLayout.Module> modules) {}
@@ -232,6 +252,10 @@ public final class ModuleShade {
         for (int i = 0; i < c.ring().length; i++) {
             double[] a = inFrame(c.ring()[i]);
             double[] b = inFrame(c.ring()[(i + 1) % c.ring().length]);
+            // a ray to the sun from outside a thing meets a wall on its dark side first
+            if (c.lit(a, b, to)) {
+                continue;
+            }
             // the shadow of a wall reaches no farther than its height takes it, away from the sun
             double least = Math.min(a[1], b[1]) - far;
             double most = Math.max(a[1], b[1]) + far;

@@ -96,7 +96,7 @@ final class EnergyTopics {
             double light = 0;
             for (Face f : faces) {
                 PlaneYear year = PlaneYear.of(weather, f.plane(), model, system);
-                light += f.share() * year.planeOfArrayKwhPerM2();
+                light += f.share() * year.light().planeOfArray();
                 for (int h = 0; h < dc.length; h++) {
                     dc[h] += f.share() * year.dc()[h];
                 }
@@ -343,7 +343,9 @@ final class EnergyTopics {
         m.put("pitch_m", pitch);
         m.put(
                 "beam_shaded_fraction",
-                ideal.beamKwhPerM2() == 0 ? 0 : ideal.shadedBeamKwhPerM2() / ideal.beamKwhPerM2());
+                ideal.light().beam() == 0
+                        ? 0
+                        : ideal.light().shadedBeam() / ideal.light().beam());
         m.put("sky_view_factor", place.sky());
         m.put("open_ac_kWh_per_kWp", open);
         for (ShadeRule rule : rules) {

@@ -274,7 +274,8 @@ final class ShadowTopics {
                                                     PlaneYear.Plane.open(tilt, azimuth),
                                                     EnergyTopics.ANY_MODEL,
                                                     EnergyTopics.ANY_SYSTEM)
-                                            .beamKwhPerM2())
+                                            .light()
+                                            .beam())
                             .put(
                                     "lost_fraction",
                                     points.stream()

@@ -7,6 +7,7 @@ import java.util.Map;
 import whipsaw.core.build.Counts;
 import whipsaw.core.circuit.CircuitStage;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.energy.EnergyStage;
 import whipsaw.core.holddown.LaidArray;
 import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
@@ -95,10 +96,17 @@ public final class Solver {
         int attachments = arrays.stream()
                 .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
                 .sum();
-        WholeDesign whole =
-                new WholeDesign(own, roofs, circuits, runs, Counts.of(laid, attachments, circuits, runs), List.of());
+        YearOnce year = same ? known.yearOnce() : new YearOnce(() -> EnergyStage.of(lit(arrays), circuits));
+        WholeDesign whole = new WholeDesign(
+                own, roofs, circuits, runs, Counts.of(laid, attachments, circuits, runs), year, List.of());
         whole = whole.with(PlaceChecks.of(whole, own));
         return new Design(whole, roofs.get(0), roofs.get(0).arrays().get(0)).at(job.place());
+    }
+
+    private static List<EnergyStage.Laid> lit(List<ArrayDesign> arrays) {
+        return arrays.stream()
+                .map(a -> new EnergyStage.Laid(a.job(), a.layout(), a.shade()))
+                .toList();
     }
 
     private static Map<String, AcRun> runs(JobDocument document, Circuits circuits, CodeTables tables) {

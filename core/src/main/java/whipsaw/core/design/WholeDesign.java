@@ -5,6 +5,7 @@ import java.util.Map;
 import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.energy.YearEnergy;
 import whipsaw.core.run.AcRun;
 import whipsaw.core.table.CodeTables;
 
@@ -16,6 +17,7 @@ import whipsaw.core.table.CodeTables;
  * @param circuits of all arrays
  * @param runs AC run of every inverter group, by its id
  * @param counts of the whole job
+ * @param yearOnce energy of the year, computed when it is first asked for
  * @param checks of all places, the worst first
  */
 public record WholeDesign(
@@ -24,6 +26,7 @@ public record WholeDesign(
         Circuits circuits,
         Map<String, AcRun> runs,
         Counts counts,
+        YearOnce yearOnce,
         List<Check> checks) {
     public WholeDesign {
         roofs = List.copyOf(roofs);
@@ -33,12 +36,17 @@ public record WholeDesign(
 
     /** The same with its checks. */
     WholeDesign with(List<Check> all) {
-        return new WholeDesign(tables, roofs, circuits, runs, counts, all);
+        return new WholeDesign(tables, roofs, circuits, runs, counts, yearOnce, all);
     }
 
     /** All arrays of all roofs, roof by roof; one that places nothing for every roof without. */
     public List<ArrayDesign> arrays() {
         return roofs.stream().flatMap(r -> r.arrays().stream()).toList();
+    }
+
+    /** Energy of a year: for comparing options, no forecast. */
+    public YearEnergy year() {
+        return yearOnce.get();
     }
 
     /** Modules of the whole job. */

@@ -28,6 +28,8 @@ final class PlaneHour {
     private double shaded;
     private double through;
     private double planeOfArray;
+    private double electric;
+    private double direct;
     private double effective;
     private double cellC;
     private double dc;
@@ -92,11 +94,13 @@ final class PlaneHour {
         shaded = place.shaded(towards, h.up());
         double lost = shaded == 0 ? 0 : rule.lost(shaded);
         through = (1 - Math.exp(-a / system.reflection())) * reflectionScale;
-        double direct = beam + circumsolar;
-        planeOfArray = Math.max(0, direct * (1 - shaded) + sky + horizon + ground);
-        effective = Math.max(0, direct * (1 - lost) * through + (sky + horizon) * throughSky + ground * throughRoof);
+        double open = beam + circumsolar;
+        planeOfArray = Math.max(0, open * (1 - shaded) + sky + horizon + ground);
+        electric = Math.max(0, open * (1 - lost) + sky + horizon + ground);
+        direct = open * (1 - lost) * through;
+        effective = Math.max(0, direct + (sky + horizon) * throughSky + ground * throughRoof);
         cellC = h.ambientC() + planeOfArray / (system.u0() + system.u1() * windMPerS);
-        dc = effective / 1000 * (1 + system.powerPerK() * (cellC - 25)) * (1 - system.dcLoss());
+        dc = effective / 1000 * warmth() * (1 - system.dcLoss());
     }
 
     double beam() {
@@ -140,8 +144,23 @@ final class PlaneHour {
         return planeOfArray;
     }
 
+    /** Light on the plane that the strings can use. */
+    double electric() {
+        return electric;
+    }
+
+    /** Direct light behind the glass. */
+    double direct() {
+        return direct;
+    }
+
     double effective() {
         return effective;
+    }
+
+    /** What the warmth of the cells leaves of power. */
+    double warmth() {
+        return 1 + system.powerPerK() * (cellC - 25);
     }
 
     double cellC() {

@@ -14,6 +14,7 @@ import whipsaw.core.units.Measure;
 /**
  * The place, and what the code family of the job wants to know of it.
  *
+ * @param climate the hourly year is made from; empty for the usual one at its latitude
  * @param leastUplift net uplift no module is designed for less than; null for none
  * @param floorShare share of what the code itself gives that a net-coefficient set may not go below: of the roof's
  *     own suction in the EN family, of the coefficient of 29.4.3 in ASCE 7; NaN for none
@@ -25,6 +26,7 @@ public record Site(
         @Input(label = "Ground elevation", dim = Dimension.ROOF_LENGTH, least = -450, most = 5000) Measure elevation,
         @Input(label = "Record low", dim = Dimension.TEMPERATURE, least = -60, most = 25) Measure recordLow,
         @Input(label = "Design high", dim = Dimension.TEMPERATURE, least = 10, most = 55) Measure designHigh,
+        @Input(label = "Climate", from = Climates.Names.class, optional = true, absent = "by latitude") String climate,
         @Input(
                         label = "Minimum design uplift",
                         dim = Dimension.LOAD,

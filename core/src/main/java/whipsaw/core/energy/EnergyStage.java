@@ -1,0 +1,177 @@
+package whipsaw.core.energy;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import whipsaw.core.array.ArrayLayout;
+import whipsaw.core.array.ModuleShade;
+import whipsaw.core.circuit.Circuits;
+import whipsaw.core.job.Climates;
+import whipsaw.core.job.Job;
+import whipsaw.core.job.Site;
+
+/**
+ * Energy of all arrays of a job in the synthetic year of its climate. Modules alike are computed once; what parapets and
+ * things keep away is taken off evenly over the hours.
+ */
+public final class EnergyStage {
+    private static final SkyModel MODEL = SkyModel.PEREZ;
+    private static final double HALF_TURN = 180;
+
+    /** Planes computed already, for as long as a search with many designs lasts. */
+    private final Map<Key, PlaneYear> planes = new ConcurrentHashMap<>();
+
+    private record Key(Weather weather, PlaneYear.Plane plane, YieldSystem system) {}
+
+    /** One array with its layout and what shades it. */
+    public record Laid(Job job, ArrayLayout layout, ModuleShade shade) {}
+
+    /** Energy of one design. */
+    public static YearEnergy of(List<Laid> arrays, Circuits circuits) {
+        return new EnergyStage().year(arrays, circuits);
+    }
+
+    /** The hourly year of a site. */
+    public static Weather weather(Site site) {
+        Climates.Kind kind = Climates.of(site);
+        double longitude = site.longitude().si();
+        return Weather.synthetic(new Climate(
+                site.latitude().si(),
+                longitude,
+                Math.round(longitude / 15),
+                kind.clearness(),
+                kind.ambientC(),
+                kind.halfRangeK(),
+                kind.windMPerS(),
+                kind.albedo()));
+    }
+
+    /** What turns light into power: usual figures, and of the module the change of V_mp with temperature for that of power. */
+    private static YieldSystem system(Job job) {
+        return YieldSystem.usual(job.array().module().vmpCoefficient().si() / 100, 1);
+    }
+
+    /** The hours of one array before the inverters and the sums on the way. */
+    private static final class Sums {
+        final double[] dc = new double[Weather.HOURS];
+        double open;
+        double rows;
+        double electric;
+        double things;
+        double glass;
+        double warm;
+        double wired;
+    }
+
+    /** Energy of one design, with the planes of those before it at hand. */
+    public YearEnergy year(List<Laid> arrays, Circuits circuits) {
+        Site site = arrays.get(0).job().site();
+        Weather weather = weather(site);
+        List<YearEnergy.OfArray> each = new ArrayList<>();
+        Sums all = new Sums();
+        double[] ac = new double[Weather.HOURS];
+        double inverted = 0;
+        for (Circuits.Group group : circuits.groups()) {
+            double[] dc = new double[Weather.HOURS];
+            double kwp = 0;
+            for (Laid a : arrays) {
+                if (a.job().placed() != null && a.job().group().id().equals(group.id())) {
+                    YearEnergy.OfArray of = array(a, weather, all, dc);
+                    each.add(of);
+                    kwp += of.kwp();
+                }
+            }
+            YieldSystem system = YieldSystem.usual(0, 1);
+            double most = group.acVa() > 0
+                    ? group.acVa() / 1000
+                    : kwp / arrays.get(0).job().electrical().dcAcMost();
+            for (int h = 0; h < dc.length; h++) {
+                double made = system.inverter() * dc[h];
+                inverted += made;
+                ac[h] += Math.min(made, most);
+            }
+        }
+        double acKwh = Arrays.stream(ac).sum();
+        return new YearEnergy(
+                Climates.of(site).name(),
+                !site.climate().isEmpty(),
+                each,
+                acKwh,
+                months(ac),
+                List.of(
+                        new YearEnergy.Left("Light on the modules in the open, at their rated efficiency", all.open),
+                        new YearEnergy.Left("Shadow of rows and sky they hide", all.rows),
+                        new YearEnergy.Left("Substrings bypassed in that shadow", all.electric),
+                        new YearEnergy.Left("Shadow of parapets and things", all.things),
+                        new YearEnergy.Left("Reflection at the glass", all.glass),
+                        new YearEnergy.Left("Warm cells", all.warm),
+                        new YearEnergy.Left("Dirt, mismatch and DC wiring, 3 %", all.wired),
+                        new YearEnergy.Left("Inverters, 3 %", inverted),
+                        new YearEnergy.Left("Clipping at the inverters", acKwh)));
+    }
+
+    private YearEnergy.OfArray array(Laid a, Weather weather, Sums all, double[] dcOfGroup) {
+        Job job = a.job();
+        ArrayLayout layout = a.layout();
+        YieldSystem system = system(job);
+        double kw = job.array().module().power().si() / 1000;
+        double slope = job.array().module().width().si();
+        double tilt = job.array().tilt().si();
+        double shaded = Arrays.stream(a.shade().yearShare())
+                .filter(Double::isFinite)
+                .average()
+                .orElse(0);
+        List<YearEnergy.Part> parts = new ArrayList<>();
+        double dcKwh = 0;
+        for (RowPlaces.Alike alike : RowPlaces.of(layout, slope, tilt)) {
+            double worldTilt = layout.pairs() == null ? layout.spacing().worldTiltDeg() : tilt;
+            double faces = layout.facingDeg() + (alike.looksBack() ? HALF_TURN : 0);
+            double azimuth =
+                    layout.pairs() == null && Double.isFinite(layout.spacing().worldAzimuthDeg())
+                            ? layout.spacing().worldAzimuthDeg()
+                            : faces % 360;
+            PlaneYear year = plane(weather, worldTilt, azimuth, alike.place(), system);
+            PlaneYear open = plane(weather, worldTilt, azimuth, RowPlace.open(slope, worldTilt), system);
+            PlaneYear.Light l = year.light();
+            double left = 1 - shaded * (l.behindGlass() == 0 ? 0 : l.direct() / l.behindGlass());
+            double power = kw * alike.modules();
+            all.open += power * open.light().planeOfArray();
+            all.rows += power * l.planeOfArray();
+            all.electric += power * l.electric();
+            all.things += power * l.electric() * left;
+            all.glass += power * l.behindGlass() * left;
+            all.warm += power * l.warm() * left;
+            double made = 0;
+            for (int h = 0; h < Weather.HOURS; h++) {
+                double dc = power * left * year.dc()[h];
+                made += dc;
+                dcOfGroup[h] += dc;
+            }
+            all.wired += made;
+            dcKwh += made;
+            parts.add(new YearEnergy.Part(words(layout, alike), alike.modules(), made / power));
+        }
+        return new YearEnergy.OfArray(job.place(), kw * layout.modules().size(), dcKwh, shaded, parts);
+    }
+
+    private PlaneYear plane(Weather weather, double tilt, double azimuth, RowPlace place, YieldSystem system) {
+        Key key = new Key(weather, new PlaneYear.Plane(tilt, azimuth, place, ShadeRule.LANDSCAPE), system);
+        return planes.computeIfAbsent(key, k -> PlaneYear.of(k.weather(), k.plane(), MODEL, k.system()));
+    }
+
+    private static String words(ArrayLayout layout, RowPlaces.Alike alike) {
+        String face = layout.pairs() == null ? "" : alike.looksBack() ? "rear face, " : "front face, ";
+        return face + (Double.isInfinite(alike.place().clearM()) ? "in the open" : "behind a row");
+    }
+
+    private static List<Double> months(double[] ac) {
+        Double[] sums = new Double[12];
+        Arrays.fill(sums, 0.0);
+        for (int h = 0; h < ac.length; h++) {
+            sums[Weather.monthOf(h)] += ac[h];
+        }
+        return List.of(sums);
+    }
+}

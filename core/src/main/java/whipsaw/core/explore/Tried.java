@@ -1,0 +1,47 @@
+package whipsaw.core.explore;
+
+import java.util.List;
+
+/**
+ * What an option comes to for the whole job.
+ *
+ * @param reason why it cannot be built; empty when it can, and all that follows is then zero
+ * @param kwp DC power of the modules
+ * @param kwh of the synthetic year
+ * @param blocks -1 where they are not established
+ * @param loadPa added load where it is heaviest, -1 where it is not established
+ * @param cost by the price list: modules, trays, blocks and the rest of the job by kW
+ * @param paybackYears cost over what the energy is worth in a year; infinite without energy
+ * @param fails titles of checks that fail
+ * @param open checks that need an engineer or are not established
+ */
+public record Tried(
+        Option option,
+        String reason,
+        int modules,
+        double kwp,
+        double kwh,
+        int blocks,
+        double loadPa,
+        double cost,
+        double paybackYears,
+        List<String> fails,
+        int open) {
+    public Tried {
+        fails = List.copyOf(fails);
+    }
+
+    static Tried impossible(Option option, String reason) {
+        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), 0);
+    }
+
+    /** Whether it can be built at all. */
+    public boolean possible() {
+        return reason.isEmpty();
+    }
+
+    /** Energy by module; 0 without modules. */
+    public double kwhPerModule() {
+        return modules == 0 ? 0 : kwh / modules;
+    }
+}

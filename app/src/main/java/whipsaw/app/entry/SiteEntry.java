@@ -58,11 +58,12 @@ final class SiteEntry extends EntryFields {
                 in(en ? EN.to(Site.EnSite::snowThermal) : ASCE.to(Site.AsceSite::snowThermal)),
                 in(SITE.to(Site::roofSnow)),
                 in(SITE.to(Site::recordLow)),
-                in(SITE.to(Site::designHigh))));
+                in(SITE.to(Site::designHigh)),
+                in(SITE.to(Site::climate))));
         if (!en) {
             inputs.add(3, in(ASCE.to(Site.AsceSite::snowFetch)));
         }
-        return new EntryForm.Group("Snow and temperature", "", "", inputs);
+        return new EntryForm.Group("Snow, temperature, climate", "", "", inputs);
     }
 
     private List<EntryForm.Input> edition(Site.AsceEdition edition) {

@@ -38,6 +38,7 @@ import whipsaw.core.figure.Figures;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Outline;
 import whipsaw.core.roof.SizeText;
+import whipsaw.core.working.DataStatus;
 
 /** The work surface of a job. */
 @Controller
@@ -97,7 +98,7 @@ public class JobController {
         ChangeRequest request = request(body);
         if (request.preview()) {
             JobService.Shown shown = jobs.preview(slug, request.changes());
-            fillTotals(model, shown);
+            fillTotals(model, shown, Totals.dragged(shown.design(), status(shown)));
             model.addAttribute(
                     "plan",
                     PlanDrawing.forPreview(shown.design(), shown.change().changed()));
@@ -108,7 +109,7 @@ public class JobController {
                 new JobService.Asked(request.base(), suggested.words(slug, body.get("changes")), request.key()),
                 request.changes());
         if (request.soon()) {
-            fillTotals(model, made);
+            fillTotals(model, made, Totals.of(made.design(), status(made)));
             model.addAttribute(
                     "plan", PlanDrawing.forPreview(made.design(), made.change().changed()));
             return "job :: preview";
@@ -272,7 +273,7 @@ public class JobController {
     }
 
     private void fill(Model model, JobService.Shown shown) {
-        fillTotals(model, shown);
+        fillTotals(model, shown, Totals.of(shown.design(), status(shown)));
         Design design = shown.design();
         // drawing takes as long as all the rest together
         Drawings.Drawn drawn = drawings.of(design);
@@ -315,7 +316,11 @@ public class JobController {
                 .toList();
     }
 
-    private void fillTotals(Model model, JobService.Shown shown) {
+    private DataStatus status(JobService.Shown shown) {
+        return new Figures(shown.design(), tables.tables()).status();
+    }
+
+    private static void fillTotals(Model model, JobService.Shown shown, Totals totals) {
         Design design = shown.design();
         model.addAttribute("slug", shown.slug());
         model.addAttribute("revision", shown.revision());
@@ -323,6 +328,6 @@ public class JobController {
         model.addAttribute("job", design.job());
         model.addAttribute("places", Places.of(design));
         model.addAttribute("change", shown.change());
-        model.addAttribute("totals", Totals.of(design, new Figures(design, tables.tables()).status()));
+        model.addAttribute("totals", totals);
     }
 }

@@ -29,7 +29,25 @@ public record Totals(List<Cell> cells, String codes, String status) {
                         .collect(Collectors.joining(", "));
     }
 
+    /** All of them. */
     static Totals of(Design design, DataStatus status) {
+        double kwh = design.whole().year().acKwh();
+        return of(
+                design,
+                status,
+                new Cell(
+                        "Energy",
+                        Show.number(kwh / 1000, 1) + " MWh",
+                        Show.number(design.whole().year().acKwhPerKwp(), 0) + " kWh/kWp, synthetic year",
+                        "total.energy"));
+    }
+
+    /** While something is dragged: energy waits until it is dropped. */
+    static Totals dragged(Design design, DataStatus status) {
+        return of(design, status, new Cell("Energy", "…", "when it is dropped", "total.energy"));
+    }
+
+    private static Totals of(Design design, DataStatus status, Cell energy) {
         var units = design.job().project().units();
         var loads = design.loads();
         double average = loads.footprint().loadPa();
@@ -62,6 +80,7 @@ public record Totals(List<Cell> cells, String codes, String status) {
                                 Show.number(design.circuits().ratio(), 2),
                                 limit(design.job()),
                                 "total.ratio"),
+                        energy,
                         new Cell(
                                 "Blocks",
                                 blocksKnown ? String.valueOf(design.whole().blocks()) : "?",

@@ -161,6 +161,8 @@ class InputsTest {
                 json("[{'id':'t','edition':'1','hash':'h'}]"),
                 "site.coefficients",
                 "own",
+                "site.climate",
+                "continental",
                 "site.leastUplift",
                 "10 psf",
                 "site.floorShare",

@@ -62,6 +62,7 @@ class AccessibilityTest extends ServedTest {
                 JOB + "/revisions",
                 JOB + "/compare?from=1&to=1",
                 JOB + "/parts",
+                JOB + "/options",
                 JOB + "/import",
                 "/calc",
                 "/calc/row_spacing",

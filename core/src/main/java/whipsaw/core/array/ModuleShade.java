@@ -35,6 +35,8 @@ public final class ModuleShade {
 
     private volatile List<Hour> window;
 
+    private volatile double[] year;
+
     /** What throws a shadow: vertical walls from the roof up. */
     private record Caster(Thing thing, Coordinate[] ring, double heightM, double turn) {
         Caster(Thing thing, Coordinate[] ring, double heightM) {
@@ -159,7 +161,7 @@ public final class ModuleShade {
             double[] to = towards(sun);
             for (Caster c : casters) {
                 double over = Math.max(0, c.heightM() - layout.lowEdgeM());
-                shadows.add(new Shadow(c.thing(), over * reach, shaded(c, to, reach)));
+                shadows.add(new Shadow(c.thing(), over * reach, shaded(c, to)));
             }
         }
         return new Hour(sun, shadows);
@@ -181,8 +183,11 @@ public final class ModuleShade {
         double from = job.array().windowFrom();
         double to = job.array().windowTo();
         int steps = Math.max(1, (int) Math.ceil((to - from) / YEAR_STEP_H - 1e-9));
+        double latitude = job.site().latitude().si();
+        double declination =
+                SolarTime.declinationDeg(latitude, job.site().longitude().si(), day);
         for (int i = 0; i <= steps; i++) {
-            hours.add(at(day, from + (to - from) * i / steps));
+            hours.add(at(SolarTime.under(declination, latitude, day, from + (to - from) * i / steps)));
         }
         return hours;
     }
@@ -192,30 +197,63 @@ public final class ModuleShade {
      * of every month by half hours, weighted with the cosine of incidence.
      */
     public double[] yearShare() {
+        double[] known = year;
+        if (known == null) {
+            known = shareOfYear();
+            year = known;
+        }
+        return known.clone();
+    }
+
+    /** Direct sun of a day: what falls on each module while it is in shade, and all of it by front and by rear faces. */
+    private record Day(double[] lost, double front, double back) {}
+
+    private double[] shareOfYear() {
+        List<Day> days = Arrays.stream(FIRST_OF_MONTH)
+                .parallel()
+                .mapToObj(first -> day(first + DAY_OF_MONTH))
+                .toList();
         double[] lost = new double[layout.modules().size()];
-        double[] all = {0, 0};
-        double tilt = slope();
-        for (int first : FIRST_OF_MONTH) {
-            for (double hour = YEAR_STEP_H / 2; hour < 24; hour += YEAR_STEP_H) {
-                Hour h = at(first + DAY_OF_MONTH, hour);
-                double[] to = towards(h.sun());
-                double length = Math.hypot(1, tilt);
-                double front = Math.max(0, to[2] - tilt * to[1]) / length;
-                double back = Math.max(0, to[2] + tilt * to[1]) / length;
-                if (h.sun().elevationDeg() <= 0) {
-                    continue;
-                }
-                all[0] += front;
-                all[1] += back;
-                h.modules().stream()
-                        .forEach(i -> lost[i] +=
-                                layout.looksBack(layout.modules().get(i).row()) ? back : front);
+        double front = 0;
+        double back = 0;
+        for (Day d : days) {
+            front += d.front();
+            back += d.back();
+            for (int i = 0; i < lost.length; i++) {
+                lost[i] += d.lost()[i];
             }
         }
         for (ArrayLayout.Module m : layout.modules()) {
-            lost[m.index()] /= all[layout.looksBack(m.row()) ? 1 : 0];
+            lost[m.index()] /= layout.looksBack(m.row()) ? back : front;
         }
         return lost;
+    }
+
+    private Day day(int day) {
+        double[] lost = new double[layout.modules().size()];
+        double allFront = 0;
+        double allBack = 0;
+        double tilt = slope();
+        double length = Math.hypot(1, tilt);
+        double latitude = job.site().latitude().si();
+        double declination =
+                SolarTime.declinationDeg(latitude, job.site().longitude().si(), day);
+        for (double hour = YEAR_STEP_H / 2; hour < 24; hour += YEAR_STEP_H) {
+            Hour h = at(SolarTime.under(declination, latitude, day, hour));
+            if (h.sun().elevationDeg() <= 0) {
+                continue;
+            }
+            double[] to = towards(h.sun());
+            double front = Math.max(0, to[2] - tilt * to[1]) / length;
+            double back = Math.max(0, to[2] + tilt * to[1]) / length;
+            allFront += front;
+            allBack += back;
+            BitSet shaded = h.modules();
+            for (int i = shaded.nextSetBit(0); i >= 0; i = shaded.nextSetBit(i + 1)) {
+                lost[i] += layout.looksBack(layout.modules().get(i).row()) ? back : front;
+            }
+        }
+        return new Day(lost, allFront, allBack);
     }
 
     /** How many instants of the window each module is in shade at. */
@@ -246,9 +284,10 @@ public final class ModuleShade {
         return (layout.highEdgeM() - layout.lowEdgeM()) / layout.depthM();
     }
 
-    private BitSet shaded(Caster c, double[] to, double reach) {
+    private BitSet shaded(Caster c, double[] to) {
         BitSet shaded = new BitSet();
-        double far = c.heightM() * reach + layout.depthM();
+        // where the top of a wall throws its shadow on the roof, across the rows: on modules it falls nearer
+        double thrown = -c.heightM() * to[1] / to[2];
         for (int i = 0; i < c.ring().length; i++) {
             double[] a = inFrame(c.ring()[i]);
             double[] b = inFrame(c.ring()[(i + 1) % c.ring().length]);
@@ -256,9 +295,8 @@ public final class ModuleShade {
             if (c.lit(a, b, to)) {
                 continue;
             }
-            // the shadow of a wall reaches no farther than its height takes it, away from the sun
-            double least = Math.min(a[1], b[1]) - far;
-            double most = Math.max(a[1], b[1]) + far;
+            double least = Math.min(a[1], b[1]) + Math.min(0, thrown);
+            double most = Math.max(a[1], b[1]) + Math.max(0, thrown);
             for (int r = firstBehind(least - layout.depthM());
                     r < rows.size() && rows.get(r).t() <= most;
                     r++) {

@@ -26,7 +26,12 @@ public record SolarTime(int day, double hour, double azimuthDeg, double elevatio
 
     /** Where the sun stands at a true solar hour of a day of the year. */
     public static SolarTime of(double latitudeDeg, double longitudeDeg, int day, double hour) {
-        double[] sun = direction(latitudeDeg, declinationDeg(latitudeDeg, longitudeDeg, day), hour);
+        return under(declinationDeg(latitudeDeg, longitudeDeg, day), latitudeDeg, day, hour);
+    }
+
+    /** The same with the declination of the day at hand, which takes time to find. */
+    static SolarTime under(double declinationDeg, double latitudeDeg, int day, double hour) {
+        double[] sun = direction(latitudeDeg, declinationDeg, hour);
         double azimuth = Math.toDegrees(Math.atan2(sun[0], sun[1]));
         return new SolarTime(day, hour, (azimuth + 360) % 360, Math.toDegrees(Math.asin(sun[2])));
     }

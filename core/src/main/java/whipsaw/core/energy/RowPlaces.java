@@ -12,7 +12,7 @@ import whipsaw.core.array.ArrayLayout;
  */
 final class RowPlaces {
     /** From so many rises away on, a row in front changes nothing that could be told. */
-    private static final double FAR_RISES = 40;
+    private static final double FAR_RISES = 20;
 
     private static final double TO_MILLIMETRES = 1000;
 

@@ -57,6 +57,7 @@ public final class Figures {
             case "total.dc" -> TotalFigures.dc(design);
             case "total.ac" -> TotalFigures.ac(design);
             case "total.ratio" -> TotalFigures.ratio(design);
+            case "total.energy" -> EnergyFigures.year(design);
             case "total.blocks" -> TotalFigures.blocks(design);
             case "roof.footprint" -> TotalFigures.footprint(design);
             case "roof.window" -> TotalFigures.window(design, tables);
@@ -118,6 +119,7 @@ public final class Figures {
                 "total.dc",
                 "total.ac",
                 "total.ratio",
+                "total.energy",
                 "strings.longest",
                 "strings.shortest",
                 "strings.current",

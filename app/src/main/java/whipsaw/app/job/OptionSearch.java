@@ -1,0 +1,260 @@
+package whipsaw.app.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicReferenceArray;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.StoreException;
+import whipsaw.app.table.CodeTableService;
+import whipsaw.core.catalogue.ModuleType;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.design.Design;
+import whipsaw.core.explore.Explorer;
+import whipsaw.core.explore.Option;
+import whipsaw.core.explore.Tried;
+import whipsaw.core.job.JobReader;
+import whipsaw.core.schema.Problem;
+
+/**
+ * Options of an array being worked out beside the pages: on all cores, and only for as long as a page asks after them.
+ * The oldest searches are forgotten.
+ */
+@Component
+public class OptionSearch {
+    /** Options of one search. */
+    public static final int MOST = 5000;
+
+    private static final int KEPT = 6;
+
+    /** A search nobody asks after for so long ends. */
+    private static final long ALONE_S = 30;
+
+    private final JobService jobs;
+    private final CatalogueStore catalogue;
+    private final CodeTableService tables;
+    private final ForkJoinPool pool = new ForkJoinPool(Runtime.getRuntime().availableProcessors());
+    private final AtomicInteger numbers = new AtomicInteger();
+
+    private final Map<String, Search> searches = new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, Search> eldest) {
+            if (size() > KEPT) {
+                eldest.getValue().stop();
+                return true;
+            }
+            return false;
+        }
+    };
+
+    public OptionSearch(JobService jobs, CatalogueStore catalogue, CodeTableService tables) {
+        this.jobs = jobs;
+        this.catalogue = catalogue;
+        this.tables = tables;
+    }
+
+    /** Tray systems of the catalogue; those the array has in the copy the job holds. */
+    public List<TraySystem> trays(Design design) {
+        return entries("tray-system", TraySystem.class).stream()
+                .map(t -> t.info()
+                                .code()
+                                .equals(design.job().array().tray().info().code())
+                        ? design.job().array().tray()
+                        : t)
+                .toList();
+    }
+
+    /** Modules of the catalogue; the one the array has in the copy the job holds. */
+    public List<ModuleType> modules(Design design) {
+        return entries("module", ModuleType.class).stream()
+                .map(m -> m.info()
+                                .code()
+                                .equals(design.job().array().module().info().code())
+                        ? design.job().array().module()
+                        : m)
+                .toList();
+    }
+
+    private <T> List<T> entries(String kind, Class<T> type) {
+        return catalogue.ofKind(kind).stream()
+                .map(e -> type.cast(JobReader.readEntry(kind, e.body()).job()))
+                .toList();
+    }
+
+    /**
+     * Options of one array, some of them worked out already.
+     */
+    public static final class Search {
+        private final String id;
+        private final String slug;
+        private final int base;
+        private final Design design;
+        private final Explorer explorer;
+        private final Tried present;
+        private final List<Option> options;
+        private final AtomicReferenceArray<Tried> tried;
+        private final AtomicInteger done = new AtomicInteger();
+        private volatile boolean stopped;
+        private volatile boolean failed;
+        private volatile long asked = System.nanoTime();
+
+        private Search(String id, JobService.Shown shown, Explorer explorer, List<Option> options) {
+            this.id = id;
+            this.slug = shown.slug();
+            this.base = shown.revision().number();
+            this.design = shown.design();
+            this.explorer = explorer;
+            this.present = explorer.present();
+            this.options = options;
+            this.tried = new AtomicReferenceArray<>(options.size());
+        }
+
+        private void work(int i) {
+            if (System.nanoTime() - asked > TimeUnit.SECONDS.toNanos(ALONE_S)) {
+                stopped = true;
+            }
+            if (!stopped) {
+                tried.set(i, explorer.tried(options.get(i)));
+                done.incrementAndGet();
+            }
+        }
+
+        /** Name of it in addresses. */
+        public String id() {
+            return id;
+        }
+
+        /** Revision of the job it was begun on. */
+        public int base() {
+            return base;
+        }
+
+        /** The design of that revision. */
+        public Design design() {
+            return design;
+        }
+
+        /** What the design is, as an option. */
+        public Tried present() {
+            return present;
+        }
+
+        /** How many there are. */
+        public int size() {
+            return options.size();
+        }
+
+        /** How many are worked out. */
+        public int done() {
+            return done.get();
+        }
+
+        /** Whether nothing more will come: all are worked out, or it was stopped. */
+        public boolean ended() {
+            return stopped || failed || done.get() == options.size();
+        }
+
+        /** Whether it broke off. */
+        public boolean failed() {
+            return failed;
+        }
+
+        /** Ends it; what is worked out stays. */
+        public void stop() {
+            stopped = true;
+        }
+
+        /** Options that are worked out, in the order of the field. */
+        public List<Tried> found() {
+            asked = System.nanoTime();
+            List<Tried> all = new ArrayList<>();
+            for (int i = 0; i < tried.length(); i++) {
+                Tried t = tried.get(i);
+                if (t != null) {
+                    all.add(t);
+                }
+            }
+            return all;
+        }
+
+        /** One that is worked out. */
+        public Tried option(int number) {
+            Tried t = number >= 1 && number <= tried.length() ? tried.get(number - 1) : null;
+            if (t == null) {
+                throw new StoreException("option " + number + " is not worked out");
+            }
+            return t;
+        }
+
+        /** The design with an option taken; null where it cannot be built. */
+        public Design with(Tried option) {
+            return option.possible() ? explorer.design(option.option()) : null;
+        }
+    }
+
+    /**
+     * Begins to work out the options of the array that is looked at.
+     *
+     * @param trays codes of tray systems
+     * @param modules codes of modules
+     * @param everyDirection also directions it does not face now
+     */
+    public Search begin(String slug, List<String> trays, List<String> modules, boolean everyDirection) {
+        JobService.Shown shown = jobs.open(slug);
+        Design design = shown.design();
+        if (design.job().placed() == null) {
+            throw new StoreException("this roof has no array yet: draw one first");
+        }
+        Explorer explorer = new Explorer(design, tables.solver());
+        List<Option> options = explorer.options(
+                trays(design).stream()
+                        .filter(t -> trays.contains(t.info().code()))
+                        .toList(),
+                modules(design).stream()
+                        .filter(m -> modules.contains(m.info().code()))
+                        .toList(),
+                everyDirection);
+        if (options.isEmpty() || options.size() > MOST) {
+            throw new JobService.Refused(List.of(new Problem(
+                    "$.options",
+                    "Options",
+                    String.valueOf(options.size()),
+                    options.isEmpty()
+                            ? "needs at least one tray system and one module"
+                            : "are more than " + MOST + ": choose fewer tray systems or modules")));
+        }
+        Search search = new Search("o" + numbers.incrementAndGet(), shown, explorer, options);
+        synchronized (searches) {
+            searches.values().stream().filter(s -> s.slug.equals(slug)).forEach(Search::stop);
+            searches.put(search.id(), search);
+        }
+        pool.execute(() -> {
+            try {
+                IntStream.range(0, search.size()).parallel().forEach(search::work);
+            } catch (RuntimeException e) {
+                search.failed = true;
+                throw e;
+            }
+        });
+        return search;
+    }
+
+    /** A search of a job by its name. */
+    public Search search(String slug, String id) {
+        synchronized (searches) {
+            Search s = searches.get(id);
+            if (s == null || !s.slug.equals(slug)) {
+                throw new StoreException("these options are no longer kept: work them out again");
+            }
+            return s;
+        }
+    }
+}

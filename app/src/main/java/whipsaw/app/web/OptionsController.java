@@ -1,0 +1,238 @@
+package whipsaw.app.web;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import whipsaw.app.drawing.SmallDrawing;
+import whipsaw.app.job.JobService;
+import whipsaw.app.job.Looking;
+import whipsaw.app.job.OptionSearch;
+import whipsaw.app.store.StoreException;
+import whipsaw.app.table.CodeTableService;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.DesignChange;
+import whipsaw.core.explore.Tried;
+import whipsaw.core.table.PriceTable;
+import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
+
+/** The field of options of an array: worked out beside the page, drawn, looked at one by one, and taken. */
+@Controller
+public class OptionsController {
+    private final JobService jobs;
+    private final OptionSearch options;
+    private final Looking looking;
+    private final PriceTable prices;
+
+    public OptionsController(JobService jobs, OptionSearch options, Looking looking, CodeTableService tables) {
+        this.jobs = jobs;
+        this.options = options;
+        this.looking = looking;
+        this.prices = tables.tables().prices();
+    }
+
+    /** A tray system or module to choose. */
+    public record Choice(String code, String name, boolean now) {}
+
+    @GetMapping("/jobs/{slug}/options")
+    public String page(@PathVariable String slug, Model model) {
+        JobService.Shown shown = jobs.open(slug);
+        Design design = shown.design();
+        String tray = design.job().array().tray().info().code();
+        String module = design.job().array().module().info().code();
+        model.addAttribute("slug", slug);
+        model.addAttribute("job", design.job());
+        model.addAttribute("place", looking.place());
+        model.addAttribute(
+                "trays",
+                options.trays(design).stream()
+                        .map(t -> new Choice(
+                                t.info().code(),
+                                t.info().maker() + " " + t.info().name() + ", "
+                                        + t.arrangement().words(),
+                                t.info().code().equals(tray)))
+                        .toList());
+        model.addAttribute(
+                "modules",
+                options.modules(design).stream()
+                        .map(m -> new Choice(
+                                m.info().code(),
+                                m.info().maker() + " " + m.info().name(),
+                                m.info().code().equals(module)))
+                        .toList());
+        model.addAttribute("climate", design.whole().year().climate());
+        model.addAttribute("climateChosen", design.whole().year().chosen());
+        model.addAttribute("prices", prices.table().status().words());
+        return "options";
+    }
+
+    /** What to work out. */
+    public record Asked(List<String> trays, List<String> modules, boolean everyDirection) {
+        public Asked {
+            trays = trays == null ? List.of() : List.copyOf(trays);
+            modules = modules == null ? List.of() : List.copyOf(modules);
+        }
+    }
+
+    @PostMapping("/jobs/{slug}/options")
+    @ResponseBody
+    public Map<String, Object> begin(@PathVariable String slug, @RequestBody Asked asked) {
+        OptionSearch.Search search = options.begin(slug, asked.trays(), asked.modules(), asked.everyDirection());
+        Unit load = Dimension.LOAD.unit(search.design().job().project().units());
+        Map<String, Object> answer = new LinkedHashMap<>();
+        answer.put("id", search.id());
+        answer.put("total", search.size());
+        answer.put("now", point(search.present(), load));
+        answer.put("loadUnit", load.symbol());
+        answer.put("currency", prices.currency());
+        return answer;
+    }
+
+    /** What is worked out so far. */
+    @GetMapping("/jobs/{slug}/options/{id}")
+    @ResponseBody
+    public Map<String, Object> progress(
+            @PathVariable String slug, @PathVariable String id, @RequestParam(defaultValue = "0") int have) {
+        OptionSearch.Search search = options.search(slug, id);
+        Unit load = Dimension.LOAD.unit(search.design().job().project().units());
+        List<Tried> found = search.found();
+        Map<String, Object> answer = new LinkedHashMap<>();
+        answer.put("done", found.size());
+        answer.put("ended", search.ended());
+        answer.put("failed", search.failed());
+        answer.put(
+                "options",
+                found.size() == have
+                        ? List.of()
+                        : found.stream().map(t -> point(t, load)).toList());
+        return answer;
+    }
+
+    @PostMapping("/jobs/{slug}/options/{id}/stop")
+    @ResponseBody
+    public Map<String, Object> stop(@PathVariable String slug, @PathVariable String id) {
+        OptionSearch.Search search = options.search(slug, id);
+        search.stop();
+        return Map.of("done", search.done());
+    }
+
+    private static Map<String, Object> point(Tried t, Unit load) {
+        Map<String, Object> p = new LinkedHashMap<>();
+        p.put("n", t.option().number());
+        p.put("tray", t.option().tray().info().code());
+        p.put("module", t.option().module().info().code());
+        p.put("words", t.option().words());
+        if (!t.possible()) {
+            p.put("reason", t.reason());
+            return p;
+        }
+        p.put("modules", t.modules());
+        p.put("kwp", t.kwp());
+        p.put("kwh", t.kwh());
+        p.put("kwhPerModule", t.kwhPerModule());
+        p.put("blocks", t.blocks() < 0 ? null : t.blocks());
+        p.put("load", t.loadPa() < 0 ? null : load.fromSi(t.loadPa()));
+        p.put("cost", t.cost());
+        p.put("payback", Double.isFinite(t.paybackYears()) ? t.paybackYears() : null);
+        p.put("fails", t.fails().size());
+        p.put("open", t.open());
+        return p;
+    }
+
+    /** A figure of the design as it is and with an option taken. */
+    public record Row(String name, String now, String then) {}
+
+    /** One option looked at: its figures against those of the job, what fails, its drawing. */
+    @GetMapping("/jobs/{slug}/options/{id}/{number}")
+    public String option(@PathVariable String slug, @PathVariable String id, @PathVariable int number, Model model) {
+        OptionSearch.Search search = options.search(slug, id);
+        Tried t = search.option(number);
+        Design then = search.with(t);
+        model.addAttribute("slug", slug);
+        model.addAttribute("id", id);
+        model.addAttribute("option", t);
+        model.addAttribute("base", search.base());
+        model.addAttribute("latest", jobs.open(slug).revision().number());
+        model.addAttribute("place", looking.place());
+        if (then != null) {
+            model.addAttribute(
+                    "rows",
+                    rows(search.present(), t, search.design().job().project().units()));
+            model.addAttribute("drawing", SmallDrawing.of(then));
+            model.addAttribute(
+                    "change",
+                    String.join(
+                            ", ", DesignChange.between(search.design(), then).words()));
+        }
+        return "option :: card";
+    }
+
+    private List<Row> rows(Tried now, Tried then, UnitSystem units) {
+        List<Row> rows = new ArrayList<>();
+        rows.add(new Row("Modules", String.valueOf(now.modules()), String.valueOf(then.modules())));
+        rows.add(new Row("DC", Show.number(now.kwp(), 1) + " kWp", Show.number(then.kwp(), 1) + " kWp"));
+        rows.add(new Row("Energy, synthetic year", mwh(now), mwh(then)));
+        rows.add(new Row("by module", kwh(now), kwh(then)));
+        rows.add(new Row("Blocks", blocks(now), blocks(then)));
+        rows.add(new Row("Added load, heaviest", load(now, units), load(then, units)));
+        rows.add(new Row("Cost by the price list", money(now), money(then)));
+        rows.add(new Row("Simple payback", years(now), years(then)));
+        return rows;
+    }
+
+    private static String mwh(Tried t) {
+        return Show.number(t.kwh() / 1000, 1) + " MWh";
+    }
+
+    private static String kwh(Tried t) {
+        return Show.number(t.kwhPerModule(), 0) + " kWh";
+    }
+
+    private static String blocks(Tried t) {
+        return t.blocks() < 0 ? "not established" : String.valueOf(t.blocks());
+    }
+
+    private static String load(Tried t, UnitSystem units) {
+        return t.loadPa() < 0 ? "not established" : Show.brief(units, Dimension.LOAD, t.loadPa());
+    }
+
+    private String money(Tried t) {
+        return Show.number(t.cost(), 0) + " " + prices.currency();
+    }
+
+    private static String years(Tried t) {
+        return Double.isFinite(t.paybackYears()) ? Show.number(t.paybackYears(), 1) + " years" : "none";
+    }
+
+    /** Takes an option as one revision. */
+    @PostMapping("/jobs/{slug}/options/{id}/{number}/take")
+    public String take(@PathVariable String slug, @PathVariable String id, @PathVariable int number) {
+        OptionSearch.Search search = options.search(slug, id);
+        Tried t = search.option(number);
+        if (!t.possible()) {
+            throw new StoreException("option " + number + " cannot be built: " + t.reason());
+        }
+        if (jobs.open(slug).revision().number() != search.base()) {
+            throw new StoreException("the job has changed since revision " + search.base()
+                    + ", on which these options were worked out: work them out again");
+        }
+        jobs.change(
+                slug,
+                search.base(),
+                t.option().changes(),
+                "Option taken: " + t.option().words());
+        String place = looking.place();
+        return "redirect:/jobs/" + slug + (place.isEmpty() ? "" : "?array=" + place);
+    }
+}

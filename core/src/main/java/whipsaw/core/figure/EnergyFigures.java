@@ -1,0 +1,79 @@
+package whipsaw.core.figure;
+
+import java.util.List;
+import whipsaw.core.design.Design;
+import whipsaw.core.energy.YearEnergy;
+import whipsaw.core.job.Climates;
+import whipsaw.core.units.Show;
+import whipsaw.core.working.DataSource;
+import whipsaw.core.working.DataStatus;
+import whipsaw.core.working.Origin;
+import whipsaw.core.working.Term;
+import whipsaw.core.working.Working;
+
+/** Working of the energy of a year: what is left after every loss from the light on the modules to the inverters. */
+final class EnergyFigures {
+    private EnergyFigures() {}
+
+    /** The climates that ship. */
+    private record ClimateData(String name) implements DataSource {
+        @Override
+        public String words() {
+            return "climate '" + name + "' of the synthetic year, made up for comparing options";
+        }
+
+        @Override
+        public DataStatus status() {
+            return DataStatus.INVENTED;
+        }
+    }
+
+    static Working year(Design design) {
+        YearEnergy year = design.whole().year();
+        if (year.kwp() == 0) {
+            return null;
+        }
+        List<YearEnergy.Left> left = year.steps();
+        double open = left.get(0).kwh();
+        Working.Builder w = Working.of(
+                        "total.energy", "Energy of the synthetic year", Show.number(year.acKwh(), 0) + " kWh")
+                .step(
+                        "E_0",
+                        left.get(0).words(),
+                        "{P} · {H}",
+                        Show.number(open, 0) + " kWh",
+                        "Perez 1990; sun by the solar position algorithm, hour by hour",
+                        Term.computed("P", "DC power of the modules", Show.number(year.kwp(), 3) + " kWp", "total.dc"),
+                        Term.data(
+                                "H",
+                                "light on them in a year by 1 kW/m² of rating",
+                                Show.number(open / year.kwp(), 2) + " kWh/kWp",
+                                Origin.TABLE,
+                                new ClimateData(Climates.of(design.job().site()).name())));
+        for (int i = 1; i < left.size(); i++) {
+            double lost = left.get(i - 1).kwh() - left.get(i).kwh();
+            w.step(
+                    "E_" + i,
+                    left.get(i).words() + ": " + (lost < 0 ? "+" : "−")
+                            + Show.number(100 * Math.abs(lost) / left.get(i - 1).kwh(), 1) + " %",
+                    "{E_" + (i - 1) + "} − {L_" + i + "}",
+                    Show.number(left.get(i).kwh(), 0) + " kWh",
+                    "",
+                    Term.computed(
+                            "E_" + (i - 1),
+                            "left before",
+                            Show.number(left.get(i - 1).kwh(), 0) + " kWh",
+                            null),
+                    Term.computed("L_" + i, "lost", Show.number(lost, 0) + " kWh", null));
+        }
+        return w.note("For comparing options. The year is synthetic, made from round monthly figures of a climate"
+                        + (year.chosen() ? "" : ", here taken by latitude,")
+                        + " and forecasts nothing; no horizon, no snow, no degradation is in it.")
+                .note("By 1 kWp: " + Show.number(year.acKwhPerKwp(), 0)
+                        + " kWh. Losses to dirt, mismatch, DC wiring and inverters are usual figures; the change of power"
+                        + " with temperature is taken as that of V_mp.")
+                .note("Rows are taken as endless, in landscape with three substrings one above the other; what parapets"
+                        + " and things keep away is the mean of all modules, taken off evenly over the hours.")
+                .build();
+    }
+}

@@ -1,0 +1,101 @@
+package whipsaw.core.explore;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import whipsaw.core.catalogue.TraySystem;
+import whipsaw.core.check.Verdict;
+import whipsaw.core.design.Design;
+import whipsaw.core.design.Jobs;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.JobReader;
+
+/** Options are what the job becomes when one is taken. */
+class ExplorerTest {
+    private static final Design NOW = Jobs.design();
+    private static final TraySystem PAIRS = Jobs.paired().array().tray();
+
+    private final Explorer explorer = new Explorer(NOW, Jobs.SOLVER);
+
+    private List<Option> all() {
+        return explorer.options(
+                List.of(NOW.job().array().tray(), PAIRS),
+                List.of(NOW.job().array().module()),
+                true);
+    }
+
+    @Test
+    void everySettingInEveryDirectionIsThereOnce() {
+        List<Option> all = all();
+        int settings = NOW.job().array().tray().tilts().size()
+                * NOW.job().array().tray().gaps().size();
+        List<String> directions = all.stream()
+                .filter(o -> o.tray() != PAIRS)
+                .map(Option::faces)
+                .distinct()
+                .toList();
+        assertThat(all.stream().filter(o -> o.tray() != PAIRS)).hasSize(settings * directions.size());
+        assertThat(all).extracting(Option::words).doesNotHaveDuplicates();
+        // a rectangle: three of its sides look away from the pole, two axes for pairs
+        assertThat(directions).hasSize(3);
+        assertThat(all.stream().filter(o -> o.tray() == PAIRS).map(Option::faces))
+                .hasSizeGreaterThan(0);
+        assertThat(all.stream()
+                        .filter(o -> o.tray() == PAIRS)
+                        .map(Option::faces)
+                        .distinct())
+                .hasSize(2);
+    }
+
+    @Test
+    void takingOneGivesTheFiguresThatWereShown() {
+        List<Option> all = all();
+        int compared = 0;
+        for (int i = 0; i < all.size(); i += 7) {
+            Tried tried = explorer.tried(all.get(i));
+            if (!tried.possible()) {
+                continue;
+            }
+            var read = JobReader.read(DocumentPatch.apply(NOW.job(), all.get(i).changes()), false);
+            assertThat(read.problems()).isEmpty();
+            Design taken = Jobs.SOLVER.solve(read.job());
+            assertThat(tried.modules()).isEqualTo(taken.whole().modules());
+            assertThat(tried.kwh()).isEqualTo(taken.whole().year().acKwh());
+            assertThat(tried.blocks())
+                    .isEqualTo(taken.holdDown().established() ? taken.whole().blocks() : -1);
+            assertThat(tried.fails()).hasSize((int) taken.checks().stream()
+                    .filter(c -> c.verdict() == Verdict.FAILS)
+                    .count());
+            assertThat(tried.option().tilt().si())
+                    .isEqualTo(taken.job().array().tilt().si());
+            assertThat(taken.layout().gapM()).isEqualTo(all.get(i).gap().si());
+            compared++;
+        }
+        assertThat(compared).isGreaterThan(5);
+    }
+
+    @Test
+    void whatTheJobIsNowIsAnOptionToo() {
+        Tried now = explorer.present();
+        assertThat(now.modules()).isEqualTo(NOW.whole().modules());
+        assertThat(now.kwh()).isEqualTo(NOW.whole().year().acKwh());
+        assertThat(now.cost()).isPositive();
+        assertThat(now.paybackYears()).isBetween(1.0, 50.0);
+    }
+
+    @Test
+    void whatCannotBeBuiltSaysWhy() {
+        // a roof that leaves no room between the set-backs
+        Design narrow = Jobs.design("array.setback", "19.6 m");
+        Tried tried = new Explorer(narrow, Jobs.SOLVER)
+                .tried(new Explorer(narrow, Jobs.SOLVER)
+                        .options(
+                                List.of(NOW.job().array().tray()),
+                                List.of(NOW.job().array().module()),
+                                false)
+                        .get(0));
+        assertThat(tried.possible()).isFalse();
+        assertThat(tried.reason()).isEqualTo("no module fits on the roof");
+    }
+}

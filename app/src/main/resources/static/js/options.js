@@ -10,6 +10,7 @@ const BOX = { left: 74, right: 704, top: 14, bottom: 380 };
 
 let loadUnit = "";
 let currency = "";
+let gapUnit = "";
 /** Figures to choose from: key, name, unit, sense, decimals. */
 const FIGURES = [
   ["kwh", "Energy of a year", () => "MWh", 1, (v) => v / 1000],
@@ -20,6 +21,10 @@ const FIGURES = [
   ["load", "Added load, heaviest", () => loadUnit, -1, (v) => v],
   ["cost", "Cost", () => currency, -1, (v) => v],
   ["payback", "Simple payback", () => "years", -1, (v) => v],
+  ["gap", "Row gap or valley", () => gapUnit, 0, (v) => v],
+  ["coverage", "Coverage, row on row", () => "%", 1, (v) => 100 * v],
+  ["shadeFree", "Sun clear of the next row from", () => "°", -1, (v) => v],
+  ["tilt", "Tilt", () => "°", 0, (v) => v],
 ].map(([key, name, unit, sense, of]) => ({ key, name, unit, sense, of }));
 
 const at = (id) => document.getElementById(id);
@@ -63,7 +68,7 @@ at("ask").addEventListener("submit", async (event) => {
     });
     if (run !== mine) return;
     Object.assign(mine, begun);
-    ({ loadUnit, currency } = begun);
+    ({ loadUnit, gapUnit, currency } = begun);
     present = begun.now;
     options = [];
     picked = 0;
@@ -147,10 +152,11 @@ function draw() {
     picture.append(element("line", { x1: BOX.left, x2: BOX.right, y1: sy.map(t), y2: sy.map(t), class: "grid" }));
     picture.append(element("text", { x: BOX.left - 7, y: sy.map(t) + 4, "text-anchor": "end" }, number(t, 3)));
   }
-  const label = (f) => f.name + (f.unit() ? `, ${f.unit()}` : "") + (f.sense > 0 ? " (more is better)" : " (less is better)");
+  const label = (f) => f.name + (f.unit() ? `, ${f.unit()}` : "") + ["", " (more is better)", " (less is better)"].at(f.sense);
   picture.append(element("text", { x: (BOX.left + BOX.right) / 2, y: 422, "text-anchor": "middle", class: "axis" }, label(across)));
   picture.append(element("text", { x: 14, y: (BOX.top + BOX.bottom) / 2, transform: `rotate(-90 14 ${(BOX.top + BOX.bottom) / 2})`, "text-anchor": "middle", class: "axis" }, label(up)));
-  const edge = frontier(points, { x: across.sense, y: up.sense });
+  // a tilt is neither better nor worse: no frontier then
+  const edge = across.sense && up.sense ? frontier(points, { x: across.sense, y: up.sense }) : [];
   const steps = edge.map((p, i) => (i ? `H${sx.map(p.x)}V${sy.map(p.y)}` : `M${sx.map(p.x)} ${sy.map(p.y)}`)).join("");
   if (steps) picture.append(element("path", { d: steps, class: "frontier" }));
   for (const p of points) picture.append(mark(p, sx, sy));
@@ -174,7 +180,7 @@ function mark(p, sx, sy) {
 }
 
 function list(up) {
-  const best = [...shown].sort((a, b) => up.sense * (b.y - a.y)).slice(0, MOST_LISTED);
+  const best = [...shown].sort((a, b) => (up.sense || 1) * (b.y - a.y)).slice(0, MOST_LISTED);
   at("listed").textContent = best.length < shown.length ? `${best.length} of ${shown.length}` : String(best.length);
   at("order").textContent = `by ${up.name.toLowerCase()}`;
   at("rows").replaceChildren(

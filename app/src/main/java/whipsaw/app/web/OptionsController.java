@@ -89,12 +89,15 @@ public class OptionsController {
     @ResponseBody
     public Map<String, Object> begin(@PathVariable String slug, @RequestBody Asked asked) {
         OptionSearch.Search search = options.begin(slug, asked.trays(), asked.modules(), asked.everyDirection());
-        Unit load = Dimension.LOAD.unit(search.design().job().project().units());
+        UnitSystem units = search.design().job().project().units();
+        Unit load = Dimension.LOAD.unit(units);
+        Unit part = Dimension.PART_LENGTH.unit(units);
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("id", search.id());
         answer.put("total", search.size());
-        answer.put("now", point(search.present(), load));
+        answer.put("now", point(search.present(), load, part));
         answer.put("loadUnit", load.symbol());
+        answer.put("gapUnit", part.symbol());
         answer.put("currency", prices.currency());
         return answer;
     }
@@ -105,7 +108,9 @@ public class OptionsController {
     public Map<String, Object> progress(
             @PathVariable String slug, @PathVariable String id, @RequestParam(defaultValue = "0") int have) {
         OptionSearch.Search search = options.search(slug, id);
-        Unit load = Dimension.LOAD.unit(search.design().job().project().units());
+        UnitSystem units = search.design().job().project().units();
+        Unit load = Dimension.LOAD.unit(units);
+        Unit part = Dimension.PART_LENGTH.unit(units);
         List<Tried> found = search.found();
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("done", found.size());
@@ -115,7 +120,7 @@ public class OptionsController {
                 "options",
                 found.size() == have
                         ? List.of()
-                        : found.stream().map(t -> point(t, load)).toList());
+                        : found.stream().map(t -> point(t, load, part)).toList());
         return answer;
     }
 
@@ -127,7 +132,7 @@ public class OptionsController {
         return Map.of("done", search.done());
     }
 
-    private static Map<String, Object> point(Tried t, Unit load) {
+    private static Map<String, Object> point(Tried t, Unit load, Unit part) {
         Map<String, Object> p = new LinkedHashMap<>();
         p.put("n", t.option().number());
         p.put("tray", t.option().tray().info().code());
@@ -138,6 +143,10 @@ public class OptionsController {
             return p;
         }
         p.put("modules", t.modules());
+        p.put("gap", part.fromSi(t.gapM()));
+        p.put("tilt", t.option().tilt().si());
+        p.put("coverage", t.coverage());
+        p.put("shadeFree", t.shadeFreeDeg());
         p.put("kwp", t.kwp());
         p.put("kwh", t.kwh());
         p.put("kwhPerModule", t.kwhPerModule());
@@ -181,6 +190,8 @@ public class OptionsController {
     private List<Row> rows(Tried now, Tried then, UnitSystem units) {
         List<Row> rows = new ArrayList<>();
         rows.add(new Row("Modules", String.valueOf(now.modules()), String.valueOf(then.modules())));
+        rows.add(new Row("Coverage, row on row", coverage(now), coverage(then)));
+        rows.add(new Row("Sun clear of the next row from", degrees(now), degrees(then)));
         rows.add(new Row("DC", Show.number(now.kwp(), 1) + " kWp", Show.number(then.kwp(), 1) + " kWp"));
         rows.add(new Row("Energy, synthetic year", mwh(now), mwh(then)));
         rows.add(new Row("by module", kwh(now), kwh(then)));
@@ -189,6 +200,14 @@ public class OptionsController {
         rows.add(new Row("Cost by the price list", money(now), money(then)));
         rows.add(new Row("Simple payback", years(now), years(then)));
         return rows;
+    }
+
+    private static String coverage(Tried t) {
+        return Show.number(100 * t.coverage(), 0) + " %";
+    }
+
+    private static String degrees(Tried t) {
+        return Show.number(t.shadeFreeDeg(), 1) + "°";
     }
 
     private static String mwh(Tried t) {

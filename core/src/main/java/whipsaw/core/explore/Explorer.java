@@ -2,6 +2,7 @@ package whipsaw.core.explore;
 
 import java.util.ArrayList;
 import java.util.List;
+import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
@@ -189,6 +190,9 @@ public final class Explorer {
                 option,
                 "",
                 modules,
+                design.layout().gapM(),
+                coverage(design),
+                shadeFreeDeg(design),
                 kwp,
                 kwh,
                 blocks,
@@ -197,6 +201,19 @@ public final class Explorer {
                 worth > 0 ? cost / worth : Double.POSITIVE_INFINITY,
                 fails,
                 open);
+    }
+
+    private static double coverage(Design design) {
+        double slope = design.job().array().module().width().si();
+        return (design.layout().pairs() == null ? 1 : 2)
+                * slope
+                / design.layout().pitchM();
+    }
+
+    private static double shadeFreeDeg(Design design) {
+        ArrayLayout layout = design.layout();
+        double clear = layout.gapM() + (layout.pairs() == null ? 0 : layout.depthM());
+        return Math.toDegrees(Math.atan2(layout.highEdgeM() - layout.lowEdgeM(), clear));
     }
 
     /** The heaviest square of the array, or the array's own average where no square is laid. */

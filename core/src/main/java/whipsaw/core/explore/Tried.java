@@ -6,6 +6,9 @@ import java.util.List;
  * What an option comes to for the whole job.
  *
  * @param reason why it cannot be built; empty when it can, and all that follows is then zero
+ * @param gapM clear gap between rows, or valley of pairs
+ * @param coverage module length up the slope over the distance from row to row
+ * @param shadeFreeDeg profile angle of the sun above which no row shades the next
  * @param kwp DC power of the modules
  * @param kwh of the synthetic year
  * @param blocks -1 where they are not established
@@ -19,6 +22,9 @@ public record Tried(
         Option option,
         String reason,
         int modules,
+        double gapM,
+        double coverage,
+        double shadeFreeDeg,
         double kwp,
         double kwh,
         int blocks,
@@ -32,7 +38,7 @@ public record Tried(
     }
 
     static Tried impossible(Option option, String reason) {
-        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), 0);
+        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), 0);
     }
 
     /** Whether it can be built at all. */

@@ -6,6 +6,7 @@ import java.util.List;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
 import whipsaw.core.array.PairSpacing;
+import whipsaw.core.array.Reach;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
@@ -39,6 +40,7 @@ final class ArrayChecks {
         all.numbers();
         all.rowShade();
         all.thingShade();
+        all.reach();
         all.windScope();
         all.ballast();
         return all.checks;
@@ -140,6 +142,33 @@ final class ArrayChecks {
     }
 
     /** What stands on the roof and shades modules in the window of the rows. */
+    /** Whether a broken module is got at without taking half the array up: a wish of those who repair, no rule of safety. */
+    private void reach() {
+        if (design.layout().modules().isEmpty()) {
+            return;
+        }
+        Reach reach = design.array().reach();
+        int most = (int) design.tables().arrayAccess().value("most_lifted");
+        List<Integer> far = new ArrayList<>();
+        for (ArrayLayout.Module m : design.layout().modules()) {
+            if (reach.first(m.index()) > most) {
+                far.add(m.index());
+            }
+        }
+        checks.add(new Check(
+                "array.reach",
+                "Modules to lift to reach any other",
+                reach.most()
+                        + (far.isEmpty() ? "" : ", more than " + most + " for " + Show.count(far.size(), "module")),
+                "at most " + most,
+                most == 0 ? Double.NaN : reach.most() / (double) most,
+                far.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
+                far.isEmpty() ? null : new Place("modules far from an aisle", Place.Kind.MODULES, far),
+                "strips of " + text(Dimension.PART_LENGTH, reach.walkM()) + " and more are walked on",
+                "array.reach",
+                far.isEmpty() ? "" : "walkways between the rows, or a wider row gap"));
+    }
+
     private void thingShade() {
         ModuleShade shade = design.shade();
         if (shade.things().isEmpty() || design.layout().modules().isEmpty()) {

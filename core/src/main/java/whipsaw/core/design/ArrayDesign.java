@@ -2,6 +2,7 @@ package whipsaw.core.design;
 
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
+import whipsaw.core.array.Reach;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.LaidArray;
@@ -18,6 +19,7 @@ import whipsaw.core.survey.SightLines;
  * What follows for one array; a roof without one has one that places nothing.
  *
  * @param job as the array sees it
+ * @param reach how many modules come off before one is reached
  * @param shade of parapets and things on the modules
  * @param downWind what the wind presses on roof and modules
  * @param rowSnow snow that drifts against rows of modules; null for none
@@ -31,6 +33,7 @@ import whipsaw.core.survey.SightLines;
 public record ArrayDesign(
         Job job,
         ArrayLayout layout,
+        Reach reach,
         ModuleShade shade,
         HoldDown holdDown,
         DownWind downWind,
@@ -45,7 +48,7 @@ public record ArrayDesign(
     /** The same with the snow on its run. */
     ArrayDesign with(SnowOnRun deep) {
         return new ArrayDesign(
-                job, layout, shade, holdDown, downWind, rowSnow, attached, seismic, feet, cover, deep, sight);
+                job, layout, reach, shade, holdDown, downWind, rowSnow, attached, seismic, feet, cover, deep, sight);
     }
 
     /** The array as it lies on its roof. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.TraySystem;
@@ -20,10 +21,14 @@ import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.UnitSystem;
 
 /** Ways out by another setting of the array: tilt, gap, block, walkway, set-back, place, what holds it, its feeders. */
 final class ArrayWays {
     private static final double STEP_M = 0.3048;
+
+    /** Of an aisle that is offered. */
+    private static final double AISLE_M = 0.6096;
 
     private final Tries tries;
     private final Design design;
@@ -101,6 +106,29 @@ final class ArrayWays {
             changes.addAll(Tries.set(JobPaths.ARRAY.to(ArrayChoice::tilt), tilt.typed()));
             changes.addAll(List.of(Change.remove(JobPaths.ARRAY.to(ArrayChoice::gap))));
             tries.offer("tray", "Tray system " + tray.info().name() + " at " + tilt.typed(), changes);
+        }
+    }
+
+    /** Walkways every so many rows: the fewest that clear it. */
+    void aisles() {
+        if (!check.id().equals("array.reach")) {
+            return;
+        }
+        UnitSystem units = design.job().project().units();
+        String wide = Show.exact(units, Dimension.ROOF_LENGTH, AISLE_M);
+        int bands = design.layout().lastRow() / (design.layout().pairs() == null ? 1 : 2);
+        for (int every = bands; every >= 1; every--) {
+            Way way = tries.way(
+                    "aisles",
+                    "A walkway " + wide + " wide every " + every
+                            + (design.layout().pairs() == null ? " rows" : " pairs of rows"),
+                    Tries.set(
+                            JobPaths.ARRAY.to(ArrayChoice::walkway),
+                            Map.of("every", every, "first", Math.max(1, (every + 1) / 2), "width", wide)));
+            if (way != null && way.clears()) {
+                tries.add(way);
+                return;
+            }
         }
     }
 

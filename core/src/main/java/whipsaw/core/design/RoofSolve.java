@@ -8,6 +8,7 @@ import java.util.function.Supplier;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ArrayStage;
 import whipsaw.core.array.ModuleShade;
+import whipsaw.core.array.Reach;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
@@ -145,6 +146,16 @@ final class RoofSolve {
         Job job = own.job();
         ArrayLayout layout = own.layout();
         HoldDown holdDown = own.holdDown();
+        Reach reach = of(
+                sameArrays,
+                i,
+                ArrayDesign::reach,
+                () -> Reach.of(
+                        layout,
+                        plan,
+                        roof.roof().obstructions(),
+                        without(all, own).stream().map(LaidArray::layout).toList(),
+                        tables.arrayAccess().value("walk_strip_m")));
         ModuleShade shade = of(sameArrays, i, ArrayDesign::shade, () -> ModuleShade.of(job, plan, layout));
         RowSnow rows = of(sameArrays, i, ArrayDesign::rowSnow, () -> RowSnow.of(job, plan, site, layout, tables));
         DownWind down = of(
@@ -166,7 +177,8 @@ final class RoofSolve {
         boolean surveyed = sameArrays && before.arrays().get(i).job().survey().equals(job.survey());
         CoverPressure cover = of(surveyed, i, ArrayDesign::cover, () -> CoverPressure.of(job, layout, holdDown));
         SightLines sight = of(surveyed, i, ArrayDesign::sight, () -> SightLines.of(job, plan, layout));
-        return new ArrayDesign(job, layout, shade, holdDown, down, rows, attached, seismic, feet, cover, null, sight);
+        return new ArrayDesign(
+                job, layout, reach, shade, holdDown, down, rows, attached, seismic, feet, cover, null, sight);
     }
 
     /** The same with the snow on its run, which lies against the rows of all arrays. */

@@ -129,6 +129,7 @@ public final class WaysOut {
         array.gaps();
         array.blocks(offer.blocks());
         array.trays(offer.trays());
+        array.aisles();
         array.walkway();
         array.setback();
         array.shift();

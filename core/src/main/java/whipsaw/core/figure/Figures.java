@@ -50,6 +50,7 @@ public final class Figures {
             case "wind.scope" -> NetFigures.scope(design, tables);
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
+            case "array.reach" -> ReachFigures.reach(design);
             case "array.shade" -> ShadeFigures.window(design);
             case "shade" -> ShadeFigures.thing(design, place);
             case "shaded" -> ShadeFigures.module(design, place);
@@ -116,6 +117,7 @@ public final class Figures {
                 "array.gap",
                 "array.setback",
                 "array.shade",
+                "array.reach",
                 "total.dc",
                 "total.ac",
                 "total.ratio",

@@ -30,6 +30,7 @@ public final class CodeTables {
     private final ParameterTable feet;
     private final ParameterTable loadWindow;
     private final ParameterTable arraySpacing;
+    private final ParameterTable arrayAccess;
     private final DcVoltageTable dcVoltage;
     private final PanelTables panels;
     private final PriceTable prices;
@@ -53,6 +54,7 @@ public final class CodeTables {
         this.dcVoltage = new DcVoltageTable(table("dc_voltage_limits"));
         this.loadWindow = new ParameterTable(table("load_window"));
         this.arraySpacing = new ParameterTable(table("array_spacing"));
+        this.arrayAccess = new ParameterTable(table("array_access"));
         this.panels = new PanelTables(this);
         this.prices = new PriceTable(this);
         this.members = new MemberTables(this);
@@ -149,6 +151,7 @@ public final class CodeTables {
         used.add(loadWindow.table());
         used.add(dcVoltage.table());
         used.addAll(conductors.all());
+        used.add(arrayAccess.table());
         if (job.document().arrays().size() > 1) {
             used.add(arraySpacing.table());
         }
@@ -240,6 +243,11 @@ public final class CodeTables {
     /** Size of the square over which added load is judged. */
     public ParameterTable loadWindow() {
         return loadWindow;
+    }
+
+    /** How modules are got at. */
+    public ParameterTable arrayAccess() {
+        return arrayAccess;
     }
 
     /** Clear distance between arrays. */

@@ -36,15 +36,15 @@ public record Totals(List<Cell> cells, String codes, String status) {
                 design,
                 status,
                 new Cell(
-                        "Energy",
+                        "Synthetic year",
                         Show.number(kwh / 1000, 1) + " MWh",
-                        Show.number(design.whole().year().acKwhPerKwp(), 0) + " kWh/kWp, synthetic year",
+                        Show.number(design.whole().year().acKwhPerKwp(), 0) + " kWh/kWp",
                         "total.energy"));
     }
 
     /** While something is dragged: energy waits until it is dropped. */
     static Totals dragged(Design design, DataStatus status) {
-        return of(design, status, new Cell("Energy", "…", "when it is dropped", "total.energy"));
+        return of(design, status, new Cell("Synthetic year", "…", "when dropped", "total.energy"));
     }
 
     private static Totals of(Design design, DataStatus status, Cell energy) {

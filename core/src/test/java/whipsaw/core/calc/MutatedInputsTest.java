@@ -69,7 +69,7 @@ class MutatedInputsTest {
     }
 
     private static boolean slow(Map<?, ?> inputs) {
-        return inputs.containsKey("site") || inputs.containsKey("start_utc");
+        return inputs.containsKey("site") || inputs.containsKey("objects");
     }
 
     private static void finite(Object value, String where) {

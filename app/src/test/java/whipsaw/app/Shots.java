@@ -68,7 +68,7 @@ public final class Shots {
             metal(page, server, folder);
             shoot(page, server, JOB + "/sheet?sheet=ballast", folder, "ballast-map");
             section(page, server, folder);
-            survey(page, server, folder);
+            options(page, server, folder);
             Page phone = server.page(390, 844, faults);
             shoot(phone, server, JOB, folder, "bench-phone");
             shoot(phone, server, JOB + "/field?row=9", folder, "field-blocks");
@@ -114,17 +114,17 @@ public final class Shots {
         page.locator("[data-lamp-switch]").click();
     }
 
-    /** A tape with a foot too much on one edge: the suspect and the fit. */
-    private static void survey(Page page, TestServer server, Path folder) {
-        page.navigate(server.address(JOB));
-        page.locator("#bench[data-ready]").waitFor();
-        page.locator("details[data-section=array] > summary").click();
-        page.locator("details[data-section=roof] > summary").click();
-        String tape = page.locator("#tape").inputValue();
-        page.locator("#tape").fill(tape.replace("190' 1/2\"", "191' 1/2\""));
-        page.locator("#tape-fit .alertline").first().waitFor();
-        page.locator("#tape-fit summary").click();
-        save(page, folder, "bench-survey-suspect");
+    /** The options of the hall, all worked out, and one looked at. */
+    private static void options(Page page, TestServer server, Path folder) {
+        page.navigate(server.address(JOB + "/options"));
+        page.locator("#ask button[type=submit]").click();
+        page.locator("#state:has-text(' options')").waitFor();
+        page.locator("#sound").check();
+        page.locator("#rows button").first().click();
+        page.locator("#card .optioncard table").waitFor();
+        page.mouse().move(5, 5);
+        page.locator("#ask").evaluate("e => e.scrollIntoView()");
+        save(page, folder, "options");
     }
 
     /** A seam roof with its build-up, a roof of many spans with its section, and a survey sheet. */

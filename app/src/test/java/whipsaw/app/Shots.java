@@ -38,7 +38,7 @@ public final class Shots {
             page.locator("[data-path=\"$.array.tilt\"]").selectOption("5 deg");
             page.locator("#bench[data-revision='2']").waitFor();
             page.locator("[data-layer=strings]").check();
-            page.locator("#titleblock .cell").nth(5).click();
+            page.locator("#titleblock [data-figure='roof.window']").click();
             page.locator("#working article[data-figure='roof.window']").waitFor();
 
             page.locator("[data-layer=strings]").uncheck();

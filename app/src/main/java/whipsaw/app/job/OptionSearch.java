@@ -8,6 +8,7 @@ import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReferenceArray;
+import java.util.function.Function;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import whipsaw.app.store.CatalogueStore;
@@ -61,31 +62,21 @@ public class OptionSearch {
         this.tables = tables;
     }
 
-    /** Tray systems of the catalogue; those the array has in the copy the job holds. */
+    /** Tray systems of the catalogue; the one the array has in the copy the job holds. */
     public List<TraySystem> trays(Design design) {
-        return entries("tray-system", TraySystem.class).stream()
-                .map(t -> t.info()
-                                .code()
-                                .equals(design.job().array().tray().info().code())
-                        ? design.job().array().tray()
-                        : t)
-                .toList();
+        return entries("tray-system", design.job().array().tray(), t -> t.info().code());
     }
 
     /** Modules of the catalogue; the one the array has in the copy the job holds. */
     public List<ModuleType> modules(Design design) {
-        return entries("module", ModuleType.class).stream()
-                .map(m -> m.info()
-                                .code()
-                                .equals(design.job().array().module().info().code())
-                        ? design.job().array().module()
-                        : m)
-                .toList();
+        return entries("module", design.job().array().module(), m -> m.info().code());
     }
 
-    private <T> List<T> entries(String kind, Class<T> type) {
+    @SuppressWarnings("unchecked")
+    private <T extends Record> List<T> entries(String kind, T own, Function<T, String> code) {
         return catalogue.ofKind(kind).stream()
-                .map(e -> type.cast(JobReader.readEntry(kind, e.body()).job()))
+                .map(e -> (T) JobReader.readEntry(kind, e.body()).job())
+                .map(t -> code.apply(t).equals(code.apply(own)) ? own : t)
                 .toList();
     }
 

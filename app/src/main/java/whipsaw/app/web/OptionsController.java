@@ -18,6 +18,7 @@ import whipsaw.app.job.Looking;
 import whipsaw.app.job.OptionSearch;
 import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
+import whipsaw.core.build.Counts;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.explore.Tried;
@@ -178,6 +179,7 @@ public class OptionsController {
             model.addAttribute(
                     "rows",
                     rows(search.present(), t, search.design().job().project().units()));
+            model.addAttribute("orders", orders(search.design(), then));
             model.addAttribute("drawing", SmallDrawing.of(then));
             model.addAttribute(
                     "change",
@@ -200,6 +202,19 @@ public class OptionsController {
         rows.add(new Row("Cost by the price list", money(now), money(then)));
         rows.add(new Row("Simple payback", years(now), years(then)));
         return rows;
+    }
+
+    /** What of the order list differs, with what is no longer wanted and what is new. */
+    private static List<Row> orders(Design now, Design then) {
+        Map<String, Row> rows = new LinkedHashMap<>();
+        for (Counts.Line line : now.counts().lines()) {
+            rows.put(line.item(), new Row(line.item(), line.quantity(), "none"));
+        }
+        for (Counts.Line line : then.counts().lines()) {
+            Row was = rows.get(line.item());
+            rows.put(line.item(), new Row(line.item(), was == null ? "none" : was.now(), line.quantity()));
+        }
+        return rows.values().stream().filter(r -> !r.now().equals(r.then())).toList();
     }
 
     private static String coverage(Tried t) {

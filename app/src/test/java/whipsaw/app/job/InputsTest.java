@@ -183,6 +183,8 @@ class InputsTest {
                 1,
                 "site.hill",
                 json("{'shape':'hill','height':'40 m','halfLength':'100 m','distance':'10 m'}"),
+                "array.tray.longestRow",
+                "30 m",
                 "array.module.dated",
                 "2026-05-31",
                 "array.module.clampLongFrom",

@@ -432,7 +432,7 @@ class DrawingFlowTest extends ServedTest {
         page.locator("[data-lamp-switch]").click();
         assertThat(page.locator("html[data-lamp=off]")).hasCount(0);
         page.navigate(server.address("/jobs/" + slug));
-        page.locator("#titleblock .cell").nth(5).click();
+        page.locator("#titleblock [data-figure='roof.window']").click();
         Locator term = page.locator("#working .term").first();
         term.focus();
         assertThat(term.locator(".meaning")).isVisible();

@@ -56,6 +56,7 @@ class OptionsFlowTest extends ServedTest {
             assertThat(page.locator("#picture .picked")).hasCount(1);
             Locator card = page.locator("#card .optioncard");
             assertThat(card).containsText("Energy, synthetic year");
+            assertThat(card).containsText("What changes in the order list");
             // the best of the list
             page.locator("#rows button").first().click();
             String words = page.locator("#rows .here button").innerText();

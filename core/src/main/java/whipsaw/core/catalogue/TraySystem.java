@@ -23,6 +23,7 @@ import whipsaw.core.units.Measure;
  * @param sharedReport the report that shows it; empty when there is none
  * @param linksRows whether trays of neighbouring rows are joined
  * @param shortestRow fewest modules side by side
+ * @param longestRow without a break, for heat growth and by the maker's calculation; null when nothing is stated
  * @param friction between its feet and a covering, by covering
  * @param footLength of one of the four feet under a module; null when not known
  * @param footWidth of it; null when not known
@@ -78,6 +79,15 @@ public record TraySystem(
                 String sharedReport,
         @Input(label = "Rows linked", orElse = "false", example = "yes") boolean linksRows,
         @Input(label = "Shortest row, modules", least = 1, most = 20, example = "2") int shortestRow,
+        @Input(
+                        label = "Longest row without a break",
+                        dim = Dimension.ROOF_LENGTH,
+                        least = 2,
+                        most = 500,
+                        optional = true,
+                        absent = "not stated",
+                        example = "150 ft")
+                Measure longestRow,
         @Input(
                         label = "Friction by covering",
                         least = 0.1,

@@ -52,6 +52,23 @@ class DesignTest {
         return GEOMETRY.createPolygon(new Coordinate[] {c[0], c[1], c[2], c[3], c[0]});
     }
 
+    /** A row may be as long as its maker states; a hand's breadth more fails and is shown. */
+    @Test
+    void aRowLongerThanItsMakerStatesFails() {
+        Design none = design();
+        assertThat(none.check("array.row-length")).isNull();
+        double longest = none.layout().runs().stream()
+                .mapToDouble(ArrayLayout.Run::lengthM)
+                .max()
+                .orElseThrow();
+        Check on = design("array.tray.longestRow", longest + " m").check("array.row-length");
+        assertThat(on.verdict()).isEqualTo(Verdict.CLOSE);
+        assertThat(on.place()).isNull();
+        Check over = design("array.tray.longestRow", (longest - 0.1) + " m").check("array.row-length");
+        assertThat(over.verdict()).isEqualTo(Verdict.FAILS);
+        assertThat(over.place().items()).hasSizeGreaterThan(10);
+    }
+
     @Test
     void everyModuleKeepsItsDistancesOnAnAwkwardRoof() {
         Design d = design(

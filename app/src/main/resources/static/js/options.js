@@ -130,7 +130,7 @@ function draw() {
   const up = figure("up");
   const across = figure("across");
   const both = (o) => o.reason === undefined && o[up.key] != null && o[across.key] != null;
-  const wanted = options.filter((o) => both(o) && (!at("sound").checked || o.fails === 0));
+  const wanted = options.filter((o) => both(o) && (!at("sound").checked || (o.fails === 0 && o.more === 0)));
   const points = wanted.map((o) => ({ o, x: across.of(o[across.key]), y: up.of(o[up.key]) }));
   const now = present && both(present) ? { o: present, x: across.of(present[across.key]), y: up.of(present[up.key]) } : null;
   const all = now ? [...points, now] : points;
@@ -174,7 +174,9 @@ function mark(p, sx, sy) {
   const here = p.o.n === picked ? " picked" : "";
   const e = p.o.fails
     ? element("path", { d: `M${x} ${y - 5}l5 9h-10Z`, class: `opt failing${here}`, "data-n": p.o.n })
-    : element("circle", { cx: x, cy: y, r: 4.5, class: `opt sound${here}`, "data-n": p.o.n });
+    : p.o.more
+      ? element("path", { d: `M${x - 4} ${y - 4}h8v8h-8Z`, class: `opt more${here}`, "data-n": p.o.n })
+      : element("circle", { cx: x, cy: y, r: 4.5, class: `opt sound${here}`, "data-n": p.o.n });
   e.append(element("title", {}, p.o.words));
   return e;
 }
@@ -190,9 +192,9 @@ function list(up) {
       const name = document.createElement("td");
       name.append(Object.assign(document.createElement("button"), { type: "button", className: "linklike", textContent: o.words }));
       name.firstChild.dataset.n = o.n;
-      const cells = [o.modules, number(o.kwp, 1, 1), number(o.kwh / 1000, 1, 1), number(o.kwhPerModule, 0), o.blocks ?? "?", number(o.load, 2, 2), number(o.cost, 0), number(o.payback, 1, 1)];
+      const cells = [o.modules, number(o.kwp, 1, 1), number(o.kwh / 1000, 1, 1), number(o.kwhPerModule, 0), o.blocks ?? "?", o.attachments || "–", number(o.load, 2, 2), number(o.cost, 0), number(o.payback, 1, 1)];
       row.append(name, ...cells.map((c) => Object.assign(document.createElement("td"), { className: "num", textContent: c })));
-      row.append(Object.assign(document.createElement("td"), { textContent: o.fails ? `✕ ${o.fails} ${o.fails === 1 ? "check fails" : "checks fail"}` : "✓ no check fails" }));
+      row.append(Object.assign(document.createElement("td"), { textContent: o.fails ? `✕ ${o.fails} ${o.fails === 1 ? "check fails" : "checks fail"}` : o.more ? `E ${o.more} more to settle` : "✓ no check fails" }));
       return row;
     }),
   );

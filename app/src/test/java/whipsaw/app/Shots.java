@@ -121,9 +121,9 @@ public final class Shots {
         page.locator("#state:has-text(' options')").waitFor();
         page.locator("#sound").check();
         page.locator("#rows button").first().click();
-        page.locator("#card .optioncard table").waitFor();
+        page.locator("#card .optioncard table").first().waitFor();
         page.mouse().move(5, 5);
-        page.locator("#ask").evaluate("e => e.scrollIntoView()");
+        page.evaluate("scrollTo(0, 60)");
         save(page, folder, "options");
     }
 

@@ -60,8 +60,7 @@ public class OptionsController {
                 options.trays(design).stream()
                         .map(t -> new Choice(
                                 t.info().code(),
-                                t.info().maker() + " " + t.info().name() + ", "
-                                        + t.arrangement().words(),
+                                t.info().maker() + " " + t.info().name(),
                                 t.info().code().equals(tray)))
                         .toList());
         model.addAttribute(
@@ -96,7 +95,7 @@ public class OptionsController {
         Map<String, Object> answer = new LinkedHashMap<>();
         answer.put("id", search.id());
         answer.put("total", search.size());
-        answer.put("now", point(search.present(), load, part));
+        answer.put("now", point(search.present(), search.present(), load, part));
         answer.put("loadUnit", load.symbol());
         answer.put("gapUnit", part.symbol());
         answer.put("currency", prices.currency());
@@ -121,7 +120,9 @@ public class OptionsController {
                 "options",
                 found.size() == have
                         ? List.of()
-                        : found.stream().map(t -> point(t, load, part)).toList());
+                        : found.stream()
+                                .map(t -> point(t, search.present(), load, part))
+                                .toList());
         return answer;
     }
 
@@ -133,7 +134,7 @@ public class OptionsController {
         return Map.of("done", search.done());
     }
 
-    private static Map<String, Object> point(Tried t, Unit load, Unit part) {
+    private static Map<String, Object> point(Tried t, Tried now, Unit load, Unit part) {
         Map<String, Object> p = new LinkedHashMap<>();
         p.put("n", t.option().number());
         p.put("tray", t.option().tray().info().code());
@@ -156,8 +157,16 @@ public class OptionsController {
         p.put("cost", t.cost());
         p.put("payback", Double.isFinite(t.paybackYears()) ? t.paybackYears() : null);
         p.put("fails", t.fails().size());
-        p.put("open", t.open());
+        p.put("attachments", t.attachments());
+        p.put("more", more(t, now).size());
         return p;
+    }
+
+    /** Checks that need an engineer or an answer, and do not now. */
+    private static List<String> more(Tried then, Tried now) {
+        List<String> more = new ArrayList<>(then.open());
+        now.open().forEach(more::remove);
+        return more;
     }
 
     /** A figure of the design as it is and with an option taken. */
@@ -172,6 +181,7 @@ public class OptionsController {
         model.addAttribute("slug", slug);
         model.addAttribute("id", id);
         model.addAttribute("option", t);
+        model.addAttribute("more", more(t, search.present()));
         model.addAttribute("base", search.base());
         model.addAttribute("latest", jobs.open(slug).revision().number());
         model.addAttribute("place", looking.place());
@@ -198,6 +208,9 @@ public class OptionsController {
         rows.add(new Row("Energy, synthetic year", mwh(now), mwh(then)));
         rows.add(new Row("by module", kwh(now), kwh(then)));
         rows.add(new Row("Blocks", blocks(now), blocks(then)));
+        if (now.attachments() + then.attachments() > 0) {
+            rows.add(new Row("Attachments, first estimate", count(now.attachments()), count(then.attachments())));
+        }
         rows.add(new Row("Added load, heaviest", load(now, units), load(then, units)));
         rows.add(new Row("Cost by the price list", money(now), money(then)));
         rows.add(new Row("Simple payback", years(now), years(then)));
@@ -215,6 +228,10 @@ public class OptionsController {
             rows.put(line.item(), new Row(line.item(), was == null ? "none" : was.now(), line.quantity()));
         }
         return rows.values().stream().filter(r -> !r.now().equals(r.then())).toList();
+    }
+
+    private static String count(int n) {
+        return n == 0 ? "none" : String.valueOf(n);
     }
 
     private static String coverage(Tried t) {

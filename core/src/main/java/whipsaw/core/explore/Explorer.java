@@ -175,17 +175,22 @@ public final class Explorer {
         boolean blocksKnown =
                 design.whole().arrays().stream().allMatch(a -> a.holdDown().established());
         int blocks = blocksKnown ? design.whole().blocks() : -1;
+        int attachments = design.whole().arrays().stream()
+                .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
+                .sum();
         double cost = modules * (prices.price("module") + prices.price("tray"))
                 + Math.max(0, blocks) * prices.price("block")
+                + attachments * prices.price("attachment")
                 + kwp * prices.priceOrNone("rest_kw");
         double worth = kwh * prices.priceOrNone("kwh");
         List<String> fails = design.checks().stream()
                 .filter(c -> c.verdict() == Verdict.FAILS)
                 .map(Check::heading)
                 .toList();
-        int open = (int) design.checks().stream()
+        List<String> open = design.checks().stream()
                 .filter(c -> c.verdict() == Verdict.NEEDS_ENGINEER || c.verdict() == Verdict.NOT_ESTABLISHED)
-                .count();
+                .map(Check::heading)
+                .toList();
         return new Tried(
                 option,
                 "",
@@ -196,6 +201,7 @@ public final class Explorer {
                 kwp,
                 kwh,
                 blocks,
+                attachments,
                 load(design),
                 cost,
                 worth > 0 ? cost / worth : Double.POSITIVE_INFINITY,

@@ -12,11 +12,12 @@ import java.util.List;
  * @param kwp DC power of the modules
  * @param kwh of the synthetic year
  * @param blocks -1 where they are not established
+ * @param attachments a first estimate; 0 where weight alone holds it
  * @param loadPa added load where it is heaviest, -1 where it is not established
- * @param cost by the price list: modules, trays, blocks and the rest of the job by kW
+ * @param cost by the price list: modules, trays, blocks, attachments and the rest of the job by kW
  * @param paybackYears cost over what the energy is worth in a year; infinite without energy
  * @param fails titles of checks that fail
- * @param open checks that need an engineer or are not established
+ * @param open titles of checks that need an engineer or are not established
  */
 public record Tried(
         Option option,
@@ -28,17 +29,19 @@ public record Tried(
         double kwp,
         double kwh,
         int blocks,
+        int attachments,
         double loadPa,
         double cost,
         double paybackYears,
         List<String> fails,
-        int open) {
+        List<String> open) {
     public Tried {
         fails = List.copyOf(fails);
+        open = List.copyOf(open);
     }
 
     static Tried impossible(Option option, String reason) {
-        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), 0);
+        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), List.of());
     }
 
     /** Whether it can be built at all. */

@@ -1,8 +1,10 @@
 package whipsaw.core.explore;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Verdict;
@@ -70,6 +72,9 @@ class ExplorerTest {
             assertThat(tried.option().tilt().si())
                     .isEqualTo(taken.job().array().tilt().si());
             assertThat(taken.layout().gapM()).isEqualTo(all.get(i).gap().si());
+            assertThat(tried.open()).hasSize((int) taken.checks().stream()
+                    .filter(c -> c.verdict().stops() && c.verdict() != Verdict.FAILS)
+                    .count());
             compared++;
         }
         assertThat(compared).isGreaterThan(5);
@@ -97,5 +102,26 @@ class ExplorerTest {
                         .get(0));
         assertThat(tried.possible()).isFalse();
         assertThat(tried.reason()).isEqualTo("no module fits on the roof");
+    }
+
+    /** A frame that takes too few blocks is held by attachments where the job has them: they are counted and paid for. */
+    @Test
+    void whatAttachmentsHoldIsSaidAndPaidFor() {
+        Object[] held = {
+            "array.attachments",
+            Map.of("tension", "900 lbf", "shear", "650 lbf", "mostBlocks", 1),
+            "site.wind",
+            "140 mph"
+        };
+        Design held140 = Jobs.design(held);
+        Tried now = new Explorer(held140, Jobs.SOLVER).present();
+        assertThat(now.attachments()).isEqualTo(held140.attached().needed()).isPositive();
+        assertThat(now.open()).contains("Attachments");
+        Object[] each = held.clone();
+        each[1] = Map.of("tension", "9000 lbf", "shear", "6500 lbf", "mostBlocks", 1);
+        Tried fewer = new Explorer(Jobs.design(each), Jobs.SOLVER).present();
+        double price = Jobs.SOLVER.tables().prices().price("attachment");
+        assertThat(now.cost() - fewer.cost())
+                .isCloseTo((now.attachments() - fewer.attachments()) * price, within(1e-6));
     }
 }

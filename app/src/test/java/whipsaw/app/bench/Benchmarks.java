@@ -112,6 +112,7 @@ public final class Benchmarks {
         busy(server, text);
         members(text);
         tenRoofs(text);
+        OptionsBench.add(text);
         text.append(sizes)
                 .append("\nThe job page is ")
                 .append(server.get(JOB).body().length() / 1000)
@@ -344,17 +345,17 @@ public final class Benchmarks {
         return (long) (((Number) ms).doubleValue() * 1e6);
     }
 
-    private static long timed(Runnable work) {
+    static long timed(Runnable work) {
         long start = System.nanoTime();
         work.run();
         return System.nanoTime() - start;
     }
 
-    private static void line(StringBuilder text, String what, String wanted, LongSupplier work) {
+    static void line(StringBuilder text, String what, String wanted, LongSupplier work) {
         line(text, what, wanted, REPEATS, work);
     }
 
-    private static void line(StringBuilder text, String what, String wanted, int repeats, LongSupplier work) {
+    static void line(StringBuilder text, String what, String wanted, int repeats, LongSupplier work) {
         for (int i = 0; i < repeats; i++) {
             work.getAsLong();
         }

@@ -42,6 +42,6 @@ public enum ShadeRule {
 
     /** Lost share of the beam. */
     public double lost(double shaded) {
-        return bands == 0 ? shaded : Math.ceil(bands * shaded - TOUCHED) / bands;
+        return bands == 0 ? shaded : Math.max(0, Math.ceil(bands * shaded - TOUCHED)) / bands;
     }
 }

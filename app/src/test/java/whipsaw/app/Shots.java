@@ -119,7 +119,6 @@ public final class Shots {
         page.navigate(server.address(JOB + "/options"));
         page.locator("#ask button[type=submit]").click();
         page.locator("#state:has-text(' options')").waitFor();
-        page.locator("#sound").check();
         page.locator("#rows button").first().click();
         page.locator("#card .optioncard table").first().waitFor();
         page.mouse().move(5, 5);

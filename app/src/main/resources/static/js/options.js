@@ -72,6 +72,7 @@ at("ask").addEventListener("submit", async (event) => {
     present = begun.now;
     options = [];
     picked = 0;
+    at("card").inert = false;
     at("loadhead").textContent = `Load, ${loadUnit}`;
     at("field").hidden = at("list").hidden = at("stop").hidden = at("bar").hidden = false;
     at("bar").max = begun.total;
@@ -207,10 +208,19 @@ function list(up) {
 async function pick(n) {
   picked = n;
   draw();
-  const answer = await fetch(`/jobs/${slug}/options/${run.id}/${n}`, { headers: { Accept: "text/html", ...place } });
+  // what is shown there is another option: it cannot be taken until the one picked has come
+  at("card").inert = true;
+  let card = null;
+  let wrong = "These options are no longer kept: work them out again.";
+  try {
+    const answer = await fetch(`/jobs/${slug}/options/${run.id}/${n}`, { headers: { Accept: "text/html", ...place } });
+    card = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector(".optioncard");
+  } catch {
+    wrong = "The server does not answer: try again.";
+  }
   if (picked !== n) return;
-  const doc = new DOMParser().parseFromString(await answer.text(), "text/html");
-  at("card").replaceChildren(doc.querySelector(".optioncard") ?? Object.assign(document.createElement("p"), { className: "fault", textContent: "These options are no longer kept: work them out again." }));
+  at("card").inert = false;
+  at("card").replaceChildren(card ?? Object.assign(document.createElement("p"), { className: "fault", textContent: wrong }));
 }
 
 page.addEventListener("click", ({ target }) => {

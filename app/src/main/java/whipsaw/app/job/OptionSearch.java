@@ -216,11 +216,11 @@ public class OptionSearch {
         if (options.isEmpty() || options.size() > MOST) {
             throw new JobService.Refused(List.of(new Problem(
                     "$.options",
-                    "Options",
-                    String.valueOf(options.size()),
+                    "Choice",
+                    options.size() + " options",
                     options.isEmpty()
-                            ? "needs at least one tray system and one module"
-                            : "are more than " + MOST + ": choose fewer tray systems or modules")));
+                            ? "has to hold at least one tray system and one module"
+                            : "is more than " + MOST + ": choose fewer tray systems or modules")));
         }
         Search search = new Search("o" + numbers.incrementAndGet(), shown, explorer, options);
         synchronized (searches) {

@@ -78,10 +78,11 @@ public class OptionsController {
     }
 
     /** What to work out. */
-    public record Asked(List<String> trays, List<String> modules, boolean everyDirection) {
+    public record Asked(List<String> trays, List<String> modules, Boolean everyDirection) {
         public Asked {
             trays = trays == null ? List.of() : List.copyOf(trays);
             modules = modules == null ? List.of() : List.copyOf(modules);
+            everyDirection = Boolean.TRUE.equals(everyDirection);
         }
     }
 

@@ -14,7 +14,7 @@ let gapUnit = "";
 /** Figures to choose from: key, name, unit, sense, decimals. */
 const FIGURES = [
   ["kwh", "Energy of a year", () => "MWh", 1, (v) => v / 1000],
-  ["kwhPerModule", "Energy by module", () => "kWh", 1, (v) => v],
+  ["kwhPerModule", "Energy per module", () => "kWh", 1, (v) => v],
   ["modules", "Modules", () => "", 1, (v) => v],
   ["kwp", "DC power", () => "kWp", 1, (v) => v],
   ["blocks", "Blocks", () => "", -1, (v) => v],
@@ -22,8 +22,8 @@ const FIGURES = [
   ["cost", "Cost", () => currency, -1, (v) => v],
   ["payback", "Simple payback", () => "years", -1, (v) => v],
   ["gap", "Row gap or valley", () => gapUnit, 0, (v) => v],
-  ["coverage", "Coverage, row on row", () => "%", 1, (v) => 100 * v],
-  ["shadeFree", "Sun clear of the next row from", () => "°", -1, (v) => v],
+  ["coverage", "Ground coverage ratio", () => "%", 1, (v) => 100 * v],
+  ["shadeFree", "Shade-free sun angle", () => "°", -1, (v) => v],
   ["tilt", "Tilt", () => "°", 0, (v) => v],
 ].map(([key, name, unit, sense, of]) => ({ key, name, unit, sense, of }));
 
@@ -93,15 +93,16 @@ async function follow(mine) {
   for (;;) {
     const news = await json(`/jobs/${slug}/options/${mine.id}?have=${options.length}`);
     if (run !== mine) return;
-    if (news.options.length) options = news.options;
-    at("bar").value = news.done;
-    const left = mine.total - news.done;
+    options.push(...news.options);
+    const done = options.length;
+    at("bar").value = done;
+    const left = mine.total - done;
     at("state").textContent = !news.ended
-      ? `${news.done} of ${mine.total}`
+      ? `${done} of ${mine.total}`
       : news.failed
-        ? `${news.done} of ${mine.total}: the rest could not be worked out`
+        ? `${done} of ${mine.total}: the rest could not be worked out`
         : left
-          ? `Stopped at ${news.done} of ${mine.total}`
+          ? `Stopped at ${done} of ${mine.total}`
           : `${mine.total} options`;
     draw();
     if (news.ended) return;
@@ -195,7 +196,7 @@ function list(up) {
       name.firstChild.dataset.n = o.n;
       const cells = [o.modules, number(o.kwp, 1, 1), number(o.kwh / 1000, 1, 1), number(o.kwhPerModule, 0), o.blocks ?? "?", o.attachments || "–", number(o.load, 2, 2), number(o.cost, 0), number(o.payback, 1, 1)];
       row.append(name, ...cells.map((c) => Object.assign(document.createElement("td"), { className: "num", textContent: c })));
-      row.append(Object.assign(document.createElement("td"), { textContent: o.fails ? `✕ ${o.fails} ${o.fails === 1 ? "check fails" : "checks fail"}` : o.more ? `E ${o.more} more to settle` : "✓ no check fails" }));
+      row.append(Object.assign(document.createElement("td"), { textContent: o.fails ? `✕ ${o.fails} ${o.fails === 1 ? "check fails" : "checks fail"}` : o.more ? `E ${o.more} new open ${o.more === 1 ? "item" : "items"}` : "✓ no check fails" }));
       return row;
     }),
   );

@@ -92,6 +92,7 @@ public class OptionSearch {
         private final Tried present;
         private final List<Option> options;
         private final AtomicReferenceArray<Tried> tried;
+        private final List<Tried> asTheyCame = new ArrayList<>();
         private final AtomicInteger done = new AtomicInteger();
         private volatile boolean stopped;
         private volatile boolean failed;
@@ -113,7 +114,11 @@ public class OptionSearch {
                 stopped = true;
             }
             if (!stopped) {
-                tried.set(i, explorer.tried(options.get(i)));
+                Tried t = explorer.tried(options.get(i));
+                tried.set(i, t);
+                synchronized (asTheyCame) {
+                    asTheyCame.add(t);
+                }
                 done.incrementAndGet();
             }
         }
@@ -161,6 +166,15 @@ public class OptionSearch {
         /** Ends it; what is worked out stays. */
         public void stop() {
             stopped = true;
+        }
+
+        /** Options worked out since so many of them, as they came. */
+        public List<Tried> since(int have) {
+            asked = System.nanoTime();
+            synchronized (asTheyCame) {
+                int from = Math.max(0, Math.min(have, asTheyCame.size()));
+                return List.copyOf(asTheyCame.subList(from, asTheyCame.size()));
+            }
         }
 
         /** Options that are worked out, in the order of the field. */

@@ -16,12 +16,11 @@ import whipsaw.app.drawing.SmallDrawing;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Looking;
 import whipsaw.app.job.OptionSearch;
-import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.build.Counts;
 import whipsaw.core.design.Design;
-import whipsaw.core.design.DesignChange;
 import whipsaw.core.explore.Tried;
+import whipsaw.core.schema.Problem;
 import whipsaw.core.table.PriceTable;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -31,6 +30,8 @@ import whipsaw.core.units.UnitSystem;
 /** The field of options of an array: worked out beside the page, drawn, looked at one by one, and taken. */
 @Controller
 public class OptionsController {
+    private static final String NOT_ESTABLISHED = "not established";
+
     private final JobService jobs;
     private final OptionSearch options;
     private final Looking looking;
@@ -103,7 +104,11 @@ public class OptionsController {
         return answer;
     }
 
-    /** What is worked out so far. */
+    /**
+     * What has come since the page last asked.
+     *
+     * @param have how many options the page has
+     */
     @GetMapping("/jobs/{slug}/options/{id}")
     @ResponseBody
     public Map<String, Object> progress(
@@ -112,18 +117,14 @@ public class OptionsController {
         UnitSystem units = search.design().job().project().units();
         Unit load = Dimension.LOAD.unit(units);
         Unit part = Dimension.PART_LENGTH.unit(units);
-        List<Tried> found = search.found();
+        boolean ended = search.ended();
+        List<Tried> news = search.since(have);
         Map<String, Object> answer = new LinkedHashMap<>();
-        answer.put("done", found.size());
-        answer.put("ended", search.ended());
+        answer.put("ended", ended);
         answer.put("failed", search.failed());
         answer.put(
                 "options",
-                found.size() == have
-                        ? List.of()
-                        : found.stream()
-                                .map(t -> point(t, search.present(), load, part))
-                                .toList());
+                news.stream().map(t -> point(t, search.present(), load, part)).toList());
         return answer;
     }
 
@@ -154,13 +155,17 @@ public class OptionsController {
         p.put("kwh", t.kwh());
         p.put("kwhPerModule", t.kwhPerModule());
         p.put("blocks", t.blocks() < 0 ? null : t.blocks());
-        p.put("load", t.loadPa() < 0 ? null : load.fromSi(t.loadPa()));
-        p.put("cost", t.cost());
-        p.put("payback", Double.isFinite(t.paybackYears()) ? t.paybackYears() : null);
+        p.put("load", known(load.fromSi(t.loadPa())));
+        p.put("cost", known(t.cost()));
+        p.put("payback", known(t.paybackYears()));
         p.put("fails", t.fails().size());
         p.put("attachments", t.attachments());
         p.put("more", more(t, now).size());
         return p;
+    }
+
+    private static Double known(double value) {
+        return Double.isFinite(value) ? value : null;
     }
 
     /** Checks that need an engineer or an answer, and do not now. */
@@ -192,10 +197,6 @@ public class OptionsController {
                     rows(search.present(), t, search.design().job().project().units()));
             model.addAttribute("orders", orders(search.design(), then));
             model.addAttribute("drawing", SmallDrawing.of(then));
-            model.addAttribute(
-                    "change",
-                    String.join(
-                            ", ", DesignChange.between(search.design(), then).words()));
         }
         return "option :: card";
     }
@@ -203,11 +204,11 @@ public class OptionsController {
     private List<Row> rows(Tried now, Tried then, UnitSystem units) {
         List<Row> rows = new ArrayList<>();
         rows.add(new Row("Modules", String.valueOf(now.modules()), String.valueOf(then.modules())));
-        rows.add(new Row("Coverage, row on row", coverage(now), coverage(then)));
-        rows.add(new Row("Sun clear of the next row from", degrees(now), degrees(then)));
+        rows.add(new Row("Ground coverage ratio", coverage(now), coverage(then)));
+        rows.add(new Row("Shade-free sun angle", degrees(now), degrees(then)));
         rows.add(new Row("DC", Show.number(now.kwp(), 1) + " kWp", Show.number(then.kwp(), 1) + " kWp"));
         rows.add(new Row("Energy, synthetic year", mwh(now), mwh(then)));
-        rows.add(new Row("by module", kwh(now), kwh(then)));
+        rows.add(new Row("per module", kwh(now), kwh(then)));
         rows.add(new Row("Blocks", blocks(now), blocks(then)));
         if (now.attachments() + then.attachments() > 0) {
             rows.add(new Row("Attachments, first estimate", count(now.attachments()), count(then.attachments())));
@@ -252,15 +253,15 @@ public class OptionsController {
     }
 
     private static String blocks(Tried t) {
-        return t.blocks() < 0 ? "not established" : String.valueOf(t.blocks());
+        return t.blocks() < 0 ? NOT_ESTABLISHED : String.valueOf(t.blocks());
     }
 
     private static String load(Tried t, UnitSystem units) {
-        return t.loadPa() < 0 ? "not established" : Show.brief(units, Dimension.LOAD, t.loadPa());
+        return Double.isNaN(t.loadPa()) ? NOT_ESTABLISHED : Show.brief(units, Dimension.LOAD, t.loadPa());
     }
 
     private String money(Tried t) {
-        return Show.number(t.cost(), 0) + " " + prices.currency();
+        return Double.isNaN(t.cost()) ? NOT_ESTABLISHED : Show.number(t.cost(), 0) + " " + prices.currency();
     }
 
     private static String years(Tried t) {
@@ -273,11 +274,11 @@ public class OptionsController {
         OptionSearch.Search search = options.search(slug, id);
         Tried t = search.option(number);
         if (!t.possible()) {
-            throw new StoreException("option " + number + " cannot be built: " + t.reason());
+            throw refused(t, "cannot be built: " + t.reason());
         }
         if (jobs.open(slug).revision().number() != search.base()) {
-            throw new StoreException("the job has changed since revision " + search.base()
-                    + ", on which these options were worked out: work them out again");
+            throw refused(
+                    t, "is of revision " + search.base() + " and the job has changed: work the options out again");
         }
         jobs.change(
                 slug,
@@ -286,5 +287,10 @@ public class OptionsController {
                 "Option taken: " + t.option().words());
         String place = looking.place();
         return "redirect:/jobs/" + slug + (place.isEmpty() ? "" : "?array=" + place);
+    }
+
+    private static JobService.Refused refused(Tried t, String message) {
+        return new JobService.Refused(
+                List.of(new Problem("$.options", "Option", t.option().words(), message)));
     }
 }

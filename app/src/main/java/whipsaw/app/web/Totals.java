@@ -51,7 +51,7 @@ public record Totals(List<Cell> cells, String codes, String status) {
         var units = design.job().project().units();
         var loads = design.loads();
         double average = loads.footprint().loadPa();
-        double load = loads.window() == null ? average : loads.window().load().loadPa();
+        double load = loads.heaviestPa();
         List<ArrayDesign> arrays = design.whole().arrays();
         boolean blocksKnown = arrays.stream().allMatch(a -> a.holdDown().established());
         boolean known = design.roof().established();

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import whipsaw.app.ServedTest;
@@ -73,6 +74,23 @@ class OptionSearchTest extends ServedTest {
         assertThatThrownBy(() -> search.search("milepost-hall", next.id()))
                 .isInstanceOf(StoreException.class)
                 .hasMessageContaining("no longer kept");
+    }
+
+    @Test
+    void aPageIsToldOnlyWhatIsNewAndAnOlderOptionIsRefusedInWords() throws InterruptedException {
+        String slug = job();
+        Design design = jobs.open(slug).design();
+        String tray = design.job().array().tray().info().code();
+        OptionSearch.Search s = search.begin(slug, List.of(tray), List.of(module(design)), false);
+        List<Tried> all = waited(s);
+        assertThat(s.since(0)).containsExactlyInAnyOrderElementsOf(all);
+        assertThat(s.since(all.size() - 1)).hasSize(1);
+        assertThat(s.since(all.size() + 5)).isEmpty();
+        jobs.change(slug, 1, List.of(new DocumentPatch.Change("set", "$.project.place", "Elsewhere")));
+        var answer = server.form("/jobs/" + slug + "/options/" + s.id() + "/1/take", Map.of());
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("the job has changed: work the options out again");
+        assertThat(jobs.open(slug).revision().number()).isEqualTo(2);
     }
 
     /** The system the array stands on is offered in the copy the job holds, whatever the catalogue has by now. */

@@ -70,7 +70,7 @@ class OptionsFlowTest extends ServedTest {
             assertThat(page.locator("#titleblock [data-figure='total.modules'] b"))
                     .hasText(modules);
             page.locator("#titleblock [data-figure='total.energy']").click();
-            assertThat(page.locator("#working")).containsText("Warm cells");
+            assertThat(page.locator("#working")).containsText("Cell temperature");
         }
     }
 

@@ -125,9 +125,7 @@ public final class ArrayStage {
             return to.azimuth().si() % WHOLE_TURN;
         }
         RoofPlan.Edge edge = plan.edges().get(((ArrayChoice.ToEdge) job.array().facing()).edge() - 1);
-        double planAzimuth = Math.toDegrees(Math.atan2(edge.normalX(), edge.normalY()));
-        double azimuth = planAzimuth + job.roof().upAzimuth().si();
-        return (azimuth % WHOLE_TURN + WHOLE_TURN) % WHOLE_TURN;
+        return edge.azimuthDeg(job.roof().upAzimuth().si());
     }
 
     private RowSpacing.Input spacingInput(double facing) {

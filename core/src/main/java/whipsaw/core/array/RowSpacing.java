@@ -83,7 +83,7 @@ public record RowSpacing(
 
     /** Computes it. The tilt has to be below 90°; a window of no length is one instant. */
     public static RowSpacing of(Input in) {
-        double[] normal = direction(in.roofAzimuthDeg(), 90 - in.roofSlopeDeg());
+        double[] normal = SunPosition.vector(in.roofAzimuthDeg(), 90 - in.roofSlopeDeg());
         double[] facing = facingInRoof(normal, in.facingDeg());
         double beta = Math.toRadians(in.tiltDeg());
         double mx = Math.cos(beta) * normal[0] + Math.sin(beta) * facing[0];
@@ -164,17 +164,11 @@ public record RowSpacing(
 
     /** Horizontal facing direction lifted onto the roof: normal x row axis. */
     private static double[] facingInRoof(double[] n, double facingDeg) {
-        double[] axis = direction(facingDeg + 90, 0);
+        double[] axis = SunPosition.vector(facingDeg + 90, 0);
         axis[2] = -(n[0] * axis[0] + n[1] * axis[1]) / n[2];
         double length = Math.sqrt(dot(axis, axis));
         double[] a = {axis[0] / length, axis[1] / length, axis[2] / length};
         return new double[] {n[1] * a[2] - n[2] * a[1], n[2] * a[0] - n[0] * a[2], n[0] * a[1] - n[1] * a[0]};
-    }
-
-    private static double[] direction(double azimuthDeg, double elevationDeg) {
-        double a = Math.toRadians(azimuthDeg);
-        double e = Math.toRadians(elevationDeg);
-        return new double[] {Math.cos(e) * Math.sin(a), Math.cos(e) * Math.cos(a), Math.sin(e)};
     }
 
     private static double dot(double[] a, double[] b) {

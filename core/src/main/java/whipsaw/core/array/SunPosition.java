@@ -17,6 +17,13 @@ import net.e175.klaus.solarpositioning.SPA;
 public record SunPosition(
         double azimuthDeg, double elevationTrueDeg, double elevationApparentDeg, double declinationDeg) {
 
+    /** Unit vector (east, north, up) to a direction. */
+    public static double[] vector(double azimuthDeg, double elevationDeg) {
+        double a = Math.toRadians(azimuthDeg);
+        double e = Math.toRadians(elevationDeg);
+        return new double[] {Math.cos(e) * Math.sin(a), Math.cos(e) * Math.cos(a), Math.sin(e)};
+    }
+
     /**
      * @param latitudeDeg north positive
      * @param longitudeDeg east positive

@@ -132,7 +132,7 @@ final class EnergyTopics {
     private static Topic chain() {
         return new Topic(
                 "irradiance_chain",
-                "From light to power in one hour",
+                "Irradiance to power, one hour",
                 "Erbs, Hay and Davies, Perez, Martin and Ruiz, Faiman",
                 Topic.whole(
                         """
@@ -201,7 +201,7 @@ final class EnergyTopics {
     private static Topic year() {
         return new Topic(
                 "synthetic_year",
-                "Light of the synthetic year",
+                "Irradiance of the synthetic year",
                 YEAR,
                 Topic.whole("{" + SITE + ", \"hour_indices\": [12, 4117]}"),
                 (in, out) -> {
@@ -287,7 +287,7 @@ final class EnergyTopics {
     private static Topic rowYear() {
         return new Topic(
                 "row_shade_annual",
-                "What rows take from each other in a year",
+                "Row shading loss of a year",
                 YEAR + "; an inner row against the same plane in the open",
                 Topic.whole("{" + SITE
                         + """

@@ -2,7 +2,6 @@ package whipsaw.core.calc;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,21 +34,9 @@ final class ShadowTopics {
         return List.of(shadow(), window(), inShadow(), beamLoss(), rowShade());
     }
 
-    private static double[] sun(String utc, double latitudeDeg, double longitudeDeg) {
-        Instant at;
-        try {
-            at = Instant.parse(utc);
-        } catch (DateTimeParseException e) {
-            throw new CalcException("utc", "'" + utc + "' is no instant: write it as 2026-12-21T17:30:00Z");
-        }
+    private static double[] sun(Instant at, double latitudeDeg, double longitudeDeg) {
         SunPosition sun = SunPosition.at(at, latitudeDeg, longitudeDeg, 1013.25, 15);
-        return vector(sun.azimuthDeg(), sun.elevationTrueDeg());
-    }
-
-    private static double[] vector(double azimuthDeg, double elevationDeg) {
-        double a = Math.toRadians(azimuthDeg);
-        double e = Math.toRadians(elevationDeg);
-        return new double[] {Math.cos(e) * Math.sin(a), Math.cos(e) * Math.cos(a), Math.sin(e)};
+        return SunPosition.vector(sun.azimuthDeg(), sun.elevationTrueDeg());
     }
 
     private static Prism prism(CalcInputs in) {
@@ -106,10 +93,10 @@ final class ShadowTopics {
                     Prism prism = prism(in);
                     double[] sun = in.has("utc")
                             ? sun(
-                                    in.text("utc"),
+                                    SurveyTopics.instant("utc", in.text("utc")),
                                     in.number("latitude_deg", -90, 90),
                                     in.number("longitude_deg", -180, 180))
-                            : vector(in.number("sun_azimuth_deg"), in.number("sun_elevation_deg", -90, 90));
+                            : SunPosition.vector(in.number("sun_azimuth_deg"), in.number("sun_elevation_deg", -90, 90));
                     double slope = in.has("roof_slope_deg") ? in.number("roof_slope_deg", 0, 60) : 0;
                     double[] rise = Prism.rise(slope, in.numberOr("roof_azimuth_deg", 180));
                     Geometry roof = in.has("roof_m") ? roof(in) : null;
@@ -194,14 +181,8 @@ final class ShadowTopics {
     private static List<double[]> suns(CalcInputs in) {
         double latitude = in.number("latitude_deg", -90, 90);
         double longitude = in.number("longitude_deg", -180, 180);
-        Instant from;
-        Instant to;
-        try {
-            from = Instant.parse(in.text("start_utc"));
-            to = Instant.parse(in.text("end_utc"));
-        } catch (DateTimeParseException e) {
-            throw new CalcException("start_utc", "write instants as 2026-12-21T17:30:00Z");
-        }
+        Instant from = SurveyTopics.instant("start_utc", in.text("start_utc"));
+        Instant to = SurveyTopics.instant("end_utc", in.text("end_utc"));
         double step = in.number("step_min", 1, 1440);
         double minutes = Duration.between(from, to).toSeconds() / 60.0;
         if (minutes < 0 || minutes / step > MOST_STEPS) {
@@ -209,7 +190,7 @@ final class ShadowTopics {
         }
         List<double[]> all = new ArrayList<>();
         for (int i = 0; i * step <= minutes + 1e-9; i++) {
-            all.add(sun(from.plusSeconds(Math.round(i * step * 60)).toString(), latitude, longitude));
+            all.add(sun(from.plusSeconds(Math.round(i * step * 60)), latitude, longitude));
         }
         return all;
     }
@@ -232,7 +213,7 @@ final class ShadowTopics {
                     double latitude = in.number("latitude_deg", -90, 90);
                     double longitude = in.number("longitude_deg", -180, 180);
                     List<double[]> suns = in.texts("utc").stream()
-                            .map(t -> sun(t, latitude, longitude))
+                            .map(t -> sun(SurveyTopics.instant("utc", t), latitude, longitude))
                             .toList();
                     List<List<Boolean>> rows = points(in).stream()
                             .map(p -> suns.stream()
@@ -246,7 +227,7 @@ final class ShadowTopics {
     private static Topic beamLoss() {
         return new Topic(
                 "point_annual_beam_loss",
-                "Direct light kept away in a year",
+                "Beam shading loss of a year",
                 "sun at the middle of each hour of the synthetic year",
                 Topic.whole(
                         """
@@ -287,7 +268,7 @@ final class ShadowTopics {
     private static Topic rowShade() {
         return new Topic(
                 "row_shade_instant",
-                "Shadow of a row on the next",
+                "Row-to-row shading at one sun position",
                 "endless rows on a level roof, edges at equal height",
                 Topic.whole(
                         """
@@ -295,7 +276,8 @@ final class ShadowTopics {
                          "tilt_deg": 10, "slope_length_m": 1.13, "pitch_m": 1.45}"""),
                 (in, out) -> {
                     in.mayHave("pitch_m", "valley_gap_m");
-                    double[] sun = vector(in.number("sun_azimuth_deg"), in.number("sun_elevation_deg", -90, 90));
+                    double[] sun =
+                            SunPosition.vector(in.number("sun_azimuth_deg"), in.number("sun_elevation_deg", -90, 90));
                     double facing = Math.toRadians(in.number("facing_azimuth_deg"));
                     double tilt = in.number("tilt_deg", 0, 89);
                     double slope = in.number("slope_length_m", 0.05, 20);

@@ -39,7 +39,7 @@ final class SurveyTopics {
                         field("temperature_degC", "Air temperature, °C", "10")),
                 (in, out) -> {
                     SunPosition sun = SunPosition.at(
-                            instant(in.text("utc")),
+                            instant("utc", in.text("utc")),
                             in.number("latitude_deg", -90, 90),
                             in.number("longitude_deg", -180, 180),
                             in.numberOr("pressure_hPa", 1013.25),
@@ -51,11 +51,11 @@ final class SurveyTopics {
                 });
     }
 
-    private static Instant instant(String text) {
+    static Instant instant(String key, String text) {
         try {
             return Instant.parse(text);
         } catch (DateTimeParseException e) {
-            throw new CalcException("utc", "'" + text + "' is no instant: write it as 2026-12-21T17:30:00Z");
+            throw new CalcException(key, "'" + text + "' is no instant: write it as 2026-12-21T17:30:00Z");
         }
     }
 

@@ -43,7 +43,7 @@ final class UseTopics {
     private static Topic selfUse() {
         return new Topic(
                 "self_consumption",
-                "Used on site and exported",
+                "Self-consumption and export",
                 EnergyTopics.YEAR + "; hour by hour behind one meter",
                 Topic.whole(
                         "{" + EnergyTopics.SITE

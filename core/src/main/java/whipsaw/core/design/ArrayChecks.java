@@ -189,14 +189,14 @@ final class ArrayChecks {
         }
         checks.add(new Check(
                 "array.reach",
-                "Modules to lift to reach any other",
+                "Access for repair: modules to lift",
                 reach.most()
                         + (far.isEmpty() ? "" : ", more than " + most + " for " + Show.count(far.size(), "module")),
                 "at most " + most,
-                most == 0 ? Double.NaN : reach.most() / (double) most,
+                Double.NaN,
                 far.isEmpty() ? Verdict.PASSES : Verdict.CLOSE,
-                far.isEmpty() ? null : new Place("modules far from an aisle", Place.Kind.MODULES, far),
-                "strips of " + text(Dimension.PART_LENGTH, reach.walkM()) + " and more are walked on",
+                far.isEmpty() ? null : new Place("modules far from a walkway", Place.Kind.MODULES, far),
+                "strips " + text(Dimension.PART_LENGTH, reach.walkM()) + " wide or wider can be walked",
                 "array.reach",
                 far.isEmpty() ? "" : "walkways between the rows, or a wider row gap"));
     }

@@ -27,9 +27,6 @@ import whipsaw.core.units.UnitSystem;
 final class ArrayWays {
     private static final double STEP_M = 0.3048;
 
-    /** Of an aisle that is offered. */
-    private static final double AISLE_M = 0.6096;
-
     private final Tries tries;
     private final Design design;
     private final Check check;
@@ -115,7 +112,8 @@ final class ArrayWays {
             return;
         }
         UnitSystem units = design.job().project().units();
-        String wide = Show.exact(units, Dimension.ROOF_LENGTH, AISLE_M);
+        String wide = Show.exact(
+                units, Dimension.ROOF_LENGTH, tries.tables().arrayAccess().value("aisle_m"));
         int bands = design.layout().lastRow() / (design.layout().pairs() == null ? 1 : 2);
         for (int every = bands; every >= 1; every--) {
             Way way = tries.way(

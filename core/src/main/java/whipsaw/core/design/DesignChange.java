@@ -59,7 +59,7 @@ public record DesignChange(List<String> words, List<Integer> changed) {
     }
 
     /** Attachments of the whole job. */
-    static int attachments(Design design) {
+    public static int attachments(Design design) {
         return design.whole().arrays().stream()
                 .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
                 .sum();

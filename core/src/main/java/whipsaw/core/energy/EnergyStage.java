@@ -2,15 +2,16 @@ package whipsaw.core.energy;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
 import whipsaw.core.circuit.Circuits;
 import whipsaw.core.job.Climates;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
+import whipsaw.core.units.Show;
 
 /**
  * Energy of all arrays of a job in the synthetic year of its climate. Modules alike are computed once; what parapets and
@@ -20,8 +21,8 @@ public final class EnergyStage {
     private static final SkyModel MODEL = SkyModel.PEREZ;
     private static final double HALF_TURN = 180;
 
-    /** Planes computed already, for as long as a search with many designs lasts. */
-    private final Map<Key, PlaneYear> planes = new ConcurrentHashMap<>();
+    /** Planes computed already: the open one is asked for by every row. */
+    private final Map<Key, PlaneYear> planes = new HashMap<>();
 
     private record Key(Weather weather, PlaneYear.Plane plane, YieldSystem system) {}
 
@@ -53,9 +54,9 @@ public final class EnergyStage {
         return YieldSystem.usual(job.array().module().vmpCoefficient().si() / 100, 1);
     }
 
-    /** The hours of one array before the inverters and the sums on the way. */
+    /** What is left on the way from the light to the inverters, kWh. */
     private static final class Sums {
-        final double[] dc = new double[Weather.HOURS];
+        double all;
         double open;
         double rows;
         double electric;
@@ -65,8 +66,7 @@ public final class EnergyStage {
         double wired;
     }
 
-    /** Energy of one design, with the planes of those before it at hand. */
-    public YearEnergy year(List<Laid> arrays, Circuits circuits) {
+    private YearEnergy year(List<Laid> arrays, Circuits circuits) {
         Site site = arrays.get(0).job().site();
         Weather weather = weather(site);
         List<YearEnergy.OfArray> each = new ArrayList<>();
@@ -78,15 +78,14 @@ public final class EnergyStage {
             double kwp = 0;
             for (Laid a : arrays) {
                 if (a.job().placed() != null && a.job().group().id().equals(group.id())) {
-                    YearEnergy.OfArray of = array(a, weather, all, dc);
+                    YearEnergy.OfArray of = array(a, circuits, weather, all, dc);
                     each.add(of);
                     kwp += of.kwp();
                 }
             }
             YieldSystem system = YieldSystem.usual(0, 1);
-            double most = group.acVa() > 0
-                    ? group.acVa() / 1000
-                    : kwp / arrays.get(0).job().electrical().dcAcMost();
+            // where no share of strings over inverters was found, as many as the limit of the group asks for
+            double most = group.acVa() > 0 ? group.acVa() / 1000 : kwp / dcAcMost(arrays, group.id());
             for (int h = 0; h < dc.length; h++) {
                 double made = system.inverter() * dc[h];
                 inverted += made;
@@ -100,19 +99,44 @@ public final class EnergyStage {
                 each,
                 acKwh,
                 months(ac),
-                List.of(
-                        new YearEnergy.Left("Light on the modules in the open, at their rated efficiency", all.open),
-                        new YearEnergy.Left("Shadow of rows and sky they hide", all.rows),
-                        new YearEnergy.Left("Substrings bypassed in that shadow", all.electric),
-                        new YearEnergy.Left("Shadow of parapets and things", all.things),
-                        new YearEnergy.Left("Reflection at the glass", all.glass),
-                        new YearEnergy.Left("Warm cells", all.warm),
-                        new YearEnergy.Left("Dirt, mismatch and DC wiring, 3 %", all.wired),
-                        new YearEnergy.Left("Inverters, 3 %", inverted),
-                        new YearEnergy.Left("Clipping at the inverters", acKwh)));
+                steps(all, inverted, acKwh));
     }
 
-    private YearEnergy.OfArray array(Laid a, Weather weather, Sums all, double[] dcOfGroup) {
+    private static List<YearEnergy.Left> steps(Sums all, double inverted, double acKwh) {
+        YieldSystem usual = YieldSystem.usual(0, 1);
+        return List.of(
+                new YearEnergy.Left("Sunlight on the modules, unshaded, at their rated efficiency", all.all),
+                new YearEnergy.Left("Modules in no string", all.open),
+                new YearEnergy.Left("Row shading and hidden sky", all.rows),
+                new YearEnergy.Left("Substrings bypassed by row shading", all.electric),
+                new YearEnergy.Left("Shading by parapets and obstructions", all.things),
+                new YearEnergy.Left("Reflection off the glass", all.glass),
+                new YearEnergy.Left("Cell temperature", all.warm),
+                new YearEnergy.Left("Dirt, mismatch and DC wiring, " + percent(usual.dcLoss()), all.wired),
+                new YearEnergy.Left("Inverters, " + percent(1 - usual.inverter()), inverted),
+                new YearEnergy.Left("Clipping at the inverters", acKwh));
+    }
+
+    private static String percent(double share) {
+        return Show.number(100 * share, 1) + " %";
+    }
+
+    private static double dcAcMost(List<Laid> arrays, String group) {
+        return arrays.get(0).job().document().groups().stream()
+                .filter(g -> g.id().equals(group))
+                .findFirst()
+                .orElseThrow()
+                .electrical()
+                .dcAcMost();
+    }
+
+    /** Share of the modules that are in a string; all of them while there are no strings at all. */
+    private static double inStrings(Laid a, Circuits circuits) {
+        int connected = circuits.of(a.job().place()).modules();
+        return connected == 0 ? 1 : connected / (double) a.layout().modules().size();
+    }
+
+    private YearEnergy.OfArray array(Laid a, Circuits circuits, Weather weather, Sums all, double[] dcOfGroup) {
         Job job = a.job();
         ArrayLayout layout = a.layout();
         YieldSystem system = system(job);
@@ -123,6 +147,7 @@ public final class EnergyStage {
                 .filter(Double::isFinite)
                 .average()
                 .orElse(0);
+        double connected = inStrings(a, circuits);
         List<YearEnergy.Part> parts = new ArrayList<>();
         double dcKwh = 0;
         for (RowPlaces.Alike alike : RowPlaces.of(layout, slope, tilt)) {
@@ -136,7 +161,8 @@ public final class EnergyStage {
             PlaneYear open = plane(weather, worldTilt, azimuth, RowPlace.open(slope, worldTilt), system);
             PlaneYear.Light l = year.light();
             double left = 1 - shaded * (l.behindGlass() == 0 ? 0 : l.direct() / l.behindGlass());
-            double power = kw * alike.modules();
+            double power = kw * alike.modules() * connected;
+            all.all += kw * alike.modules() * open.light().planeOfArray();
             all.open += power * open.light().planeOfArray();
             all.rows += power * l.planeOfArray();
             all.electric += power * l.electric();

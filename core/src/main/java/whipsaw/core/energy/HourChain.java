@@ -1,5 +1,7 @@
 package whipsaw.core.energy;
 
+import whipsaw.core.array.SunPosition;
+
 /**
  * One hour through every step, from light to power by 1 kWp.
  *
@@ -55,7 +57,7 @@ public record HourChain(
 
     /** The hour on a plane in the open. */
     public static HourChain of(Sky in, double tiltDeg, double azimuthDeg, SkyModel model, YieldSystem system) {
-        double[] sun = SkyHour.vector(in.sunAzimuthDeg(), in.sunElevationDeg());
+        double[] sun = SunPosition.vector(in.sunAzimuthDeg(), in.sunElevationDeg());
         double outside = SkyHour.extraterrestrial(in.day());
         double clear = in.global() / (outside * sun[2]);
         SkyHour h = SkyHour.of(0, sun, outside, clear, in.ambientC());

@@ -1,18 +1,29 @@
 package whipsaw.core.energy;
 
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import whipsaw.core.data.CsvRows;
+
 /** Brightness coefficients of Perez and others, Solar Energy 44 (1990), all-sites composite. */
 final class PerezSky {
-    private static final double[] FROM = {1, 1.065, 1.23, 1.5, 1.95, 2.8, 4.5, 6.2};
-    private static final double[][] F = {
-        {-0.008, 0.588, -0.062, -0.060, 0.072, -0.022},
-        {0.130, 0.683, -0.151, -0.019, 0.066, -0.029},
-        {0.330, 0.487, -0.221, 0.055, -0.064, -0.026},
-        {0.568, 0.187, -0.295, 0.109, -0.152, -0.014},
-        {0.873, -0.392, -0.362, 0.226, -0.462, 0.001},
-        {1.132, -1.237, -0.412, 0.288, -0.823, 0.056},
-        {1.060, -1.600, -0.359, 0.264, -1.127, 0.131},
-        {0.678, -0.327, -0.250, 0.156, -1.377, 0.251}
-    };
+    private static final String[] COLUMNS = {"F11", "F12", "F13", "F21", "F22", "F23"};
+    private static final double[] FROM;
+    private static final double[][] F;
+
+    static {
+        List<Map<String, String>> rows = CsvRows.shipped("energy/perez-1990.csv");
+        FROM = new double[rows.size()];
+        F = new double[rows.size()][];
+        for (int i = 0; i < FROM.length; i++) {
+            Map<String, String> row = rows.get(i);
+            FROM[i] = Double.parseDouble(row.get("clearness_from"));
+            F[i] = Arrays.stream(COLUMNS)
+                    .mapToDouble(c -> Double.parseDouble(row.get(c)))
+                    .toArray();
+        }
+    }
+
     private static final double KAPPA = 1.041;
 
     private PerezSky() {}

@@ -5,6 +5,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
+import whipsaw.core.array.SunPosition;
 
 /**
  * Something with vertical walls on a roof plane, convex in plan: a box, or a wall of two points.
@@ -21,7 +22,7 @@ public record Prism(List<Coordinate> footprint, double heightM) {
 
     /** Rise of a roof by metre east and north, which falls towards an azimuth. */
     public static double[] rise(double slopeDeg, double azimuthDeg) {
-        double[] normal = SkyHour.vector(azimuthDeg, 90 - slopeDeg);
+        double[] normal = SunPosition.vector(azimuthDeg, 90 - slopeDeg);
         return new double[] {-normal[0] / normal[2], -normal[1] / normal[2]};
     }
 

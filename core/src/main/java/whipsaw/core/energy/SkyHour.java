@@ -116,11 +116,4 @@ record SkyHour(
     double elevationDeg() {
         return Math.toDegrees(Math.asin(up));
     }
-
-    /** Unit vector (east, north, up) to a direction. */
-    static double[] vector(double azimuthDeg, double elevationDeg) {
-        double a = Math.toRadians(azimuthDeg);
-        double e = Math.toRadians(elevationDeg);
-        return new double[] {Math.cos(e) * Math.sin(a), Math.cos(e) * Math.cos(a), Math.sin(e)};
-    }
 }

@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import net.e175.klaus.solarpositioning.SPA;
+import whipsaw.core.array.SunPosition;
 
 /**
  * An hourly year at a place. Only hours with the sun up are kept: at night there is nothing to compute. Immutable, and
@@ -90,7 +91,7 @@ public final class Weather {
         ZonedDateTime when = ZonedDateTime.of(YEAR, 1, 1, 0, 0, 0, 0, ZoneOffset.UTC)
                 .plus(Duration.ofSeconds(Math.round((hour + 0.5 - climate.utcOffsetH()) * 3600)));
         var p = SPA.calculateSolarPosition(when, climate.latitudeDeg(), climate.longitudeDeg(), 0, DELTA_T_S);
-        return SkyHour.vector(p.azimuth(), 90 - p.zenithAngle());
+        return SunPosition.vector(p.azimuth(), 90 - p.zenithAngle());
     }
 
     /** Month of an hour of the year, from 0. */
@@ -111,7 +112,7 @@ public final class Weather {
     public double beamLost(List<Prism> things, double[] point, double tiltDeg, double azimuthDeg) {
         double all = 0;
         double lost = 0;
-        double[] normal = SkyHour.vector(azimuthDeg, 90 - tiltDeg);
+        double[] normal = SunPosition.vector(azimuthDeg, 90 - tiltDeg);
         for (SkyHour h : light) {
             double[] sun = {h.east(), h.north(), h.up()};
             double on = h.beam() * Math.max(0, sun[0] * normal[0] + sun[1] * normal[1] + sun[2] * normal[2]);

@@ -1,5 +1,9 @@
 package whipsaw.core.energy;
 
+import java.util.Map;
+import java.util.stream.Collectors;
+import whipsaw.core.data.CsvRows;
+
 /**
  * What turns light into power, by 1 kWp.
  *
@@ -13,9 +17,19 @@ package whipsaw.core.energy;
  */
 public record YieldSystem(
         double u0, double u1, double powerPerK, double dcLoss, double inverter, double dcAcRatio, double reflection) {
-    /** Usual figures: open rack of Faiman 2008, crystalline silicon, clean glass. */
+    private static final Map<String, Double> USUAL = CsvRows.shipped("energy/yield.csv").stream()
+            .collect(Collectors.toMap(r -> r.get("parameter"), r -> Double.parseDouble(r.get("value"))));
+
+    /** Usual figures, those of {@code energy/yield.csv}. */
     public static YieldSystem usual(double powerPerK, double dcAcRatio) {
-        return new YieldSystem(25, 6.84, powerPerK, 0.03, 0.97, dcAcRatio, 0.16);
+        return new YieldSystem(
+                USUAL.get("u0_W_per_m2K"),
+                USUAL.get("u1_Ws_per_m3K"),
+                powerPerK,
+                USUAL.get("dc_loss"),
+                USUAL.get("inverter"),
+                dcAcRatio,
+                USUAL.get("reflection_ar"));
     }
 
     /** AC power of a DC power, both over the DC rating. */

@@ -8,6 +8,7 @@ import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.DesignChange;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentPatch;
@@ -84,17 +85,11 @@ public final class Explorer {
         boolean north = now.job().site().latitude().si() >= 0;
         double equator = north ? HALF_TURN : 0;
         RoofPlan plan = now.plan();
-        double longest = plan.edges().stream()
-                .mapToDouble(e -> e.from().distance(e.to()))
-                .max()
-                .orElse(0);
+        double longest =
+                plan.edges().stream().mapToDouble(RoofPlan.Edge::lengthM).max().orElse(0);
         for (RoofPlan.Edge e : plan.edges()) {
-            double azimuth = (Math.toDegrees(Math.atan2(e.normalX(), e.normalY()))
-                            + now.job().roof().upAzimuth().si()
-                            + 720)
-                    % 360;
-            if (e.from().distance(e.to()) >= LEAST_EDGE * longest
-                    && (pairs || apart(azimuth, equator, 360) <= MOST_OFF_DEG)) {
+            double azimuth = e.azimuthDeg(now.job().roof().upAzimuth().si());
+            if (e.lengthM() >= LEAST_EDGE * longest && (pairs || apart(azimuth, equator, 360) <= MOST_OFF_DEG)) {
                 add(
                         all,
                         new Direction(
@@ -175,11 +170,11 @@ public final class Explorer {
         boolean blocksKnown =
                 design.whole().arrays().stream().allMatch(a -> a.holdDown().established());
         int blocks = blocksKnown ? design.whole().blocks() : -1;
-        int attachments = design.whole().arrays().stream()
-                .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
-                .sum();
+        int attachments = DesignChange.attachments(design);
+        // without the blocks it would look cheaper than it is
+        double ballast = blocksKnown ? blocks * prices.price("block") : Double.NaN;
         double cost = modules * (prices.price("module") + prices.price("tray"))
-                + Math.max(0, blocks) * prices.price("block")
+                + ballast
                 + attachments * prices.price("attachment")
                 + kwp * prices.priceOrNone("rest_kw");
         double worth = kwh * prices.priceOrNone("kwh");
@@ -188,7 +183,7 @@ public final class Explorer {
                 .map(Check::heading)
                 .toList();
         List<String> open = design.checks().stream()
-                .filter(c -> c.verdict() == Verdict.NEEDS_ENGINEER || c.verdict() == Verdict.NOT_ESTABLISHED)
+                .filter(c -> c.verdict().stops() && c.verdict() != Verdict.FAILS)
                 .map(Check::heading)
                 .toList();
         return new Tried(
@@ -202,7 +197,7 @@ public final class Explorer {
                 kwh,
                 blocks,
                 attachments,
-                load(design),
+                design.roof().established() ? design.loads().heaviestPa() : Double.NaN,
                 cost,
                 worth > 0 ? cost / worth : Double.POSITIVE_INFINITY,
                 fails,
@@ -220,16 +215,5 @@ public final class Explorer {
         ArrayLayout layout = design.layout();
         double clear = layout.gapM() + (layout.pairs() == null ? 0 : layout.depthM());
         return Math.toDegrees(Math.atan2(layout.highEdgeM() - layout.lowEdgeM(), clear));
-    }
-
-    /** The heaviest square of the array, or the array's own average where no square is laid. */
-    private static double load(Design design) {
-        if (!design.roof().established()) {
-            return -1;
-        }
-        var loads = design.loads();
-        return loads.window() == null
-                ? loads.footprint().loadPa()
-                : loads.window().load().loadPa();
     }
 }

@@ -13,9 +13,10 @@ import java.util.List;
  * @param kwh of the synthetic year
  * @param blocks -1 where they are not established
  * @param attachments a first estimate; 0 where weight alone holds it
- * @param loadPa added load where it is heaviest, -1 where it is not established
- * @param cost by the price list: modules, trays, blocks, attachments and the rest of the job by kW
- * @param paybackYears cost over what the energy is worth in a year; infinite without energy
+ * @param loadPa added load where it is heaviest; NaN where it is not established
+ * @param cost by the price list: modules, trays, blocks, attachments and the rest of the job by kW; NaN where
+ *     blocks are not established
+ * @param paybackYears cost over what the energy is worth in a year; infinite without energy, NaN without a cost
  * @param fails titles of checks that fail
  * @param open titles of checks that need an engineer or are not established
  */

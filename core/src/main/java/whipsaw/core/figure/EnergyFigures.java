@@ -31,7 +31,9 @@ final class EnergyFigures {
     static Working year(Design design) {
         YearEnergy year = design.whole().year();
         if (year.kwp() == 0) {
-            return null;
+            return Working.of("total.energy", "Energy of the synthetic year", "0 kWh")
+                    .note("No modules are placed yet.")
+                    .build();
         }
         List<YearEnergy.Left> left = year.steps();
         double open = left.get(0).kwh();
@@ -46,7 +48,7 @@ final class EnergyFigures {
                         Term.computed("P", "DC power of the modules", Show.number(year.kwp(), 3) + " kWp", "total.dc"),
                         Term.data(
                                 "H",
-                                "light on them in a year by 1 kW/m² of rating",
+                                "unshaded sunlight on them in a year, per kW of rating",
                                 Show.number(open / year.kwp(), 2) + " kWh/kWp",
                                 Origin.TABLE,
                                 new ClimateData(Climates.of(design.job().site()).name())));
@@ -54,7 +56,7 @@ final class EnergyFigures {
             double lost = left.get(i - 1).kwh() - left.get(i).kwh();
             w.step(
                     "E_" + i,
-                    left.get(i).words() + ": " + (lost < 0 ? "+" : "−")
+                    left.get(i).words() + ": " + (lost == 0 ? "" : lost < 0 ? "+" : "−")
                             + Show.number(100 * Math.abs(lost) / left.get(i - 1).kwh(), 1) + " %",
                     "{E_" + (i - 1) + "} − {L_" + i + "}",
                     Show.number(left.get(i).kwh(), 0) + " kWh",
@@ -66,14 +68,18 @@ final class EnergyFigures {
                             null),
                     Term.computed("L_" + i, "lost", Show.number(lost, 0) + " kWh", null));
         }
+        if (design.circuits().strings() == 0) {
+            w.note("No strings were found: this is as if every module were in one, at the DC/AC limit.");
+        }
         return w.note("For comparing options. The year is synthetic, made from round monthly figures of a climate"
                         + (year.chosen() ? "" : ", here taken by latitude,")
                         + " and forecasts nothing; no horizon, no snow, no degradation is in it.")
-                .note("By 1 kWp: " + Show.number(year.acKwhPerKwp(), 0)
+                .note("Per kWp: " + Show.number(year.acKwhPerKwp(), 0)
                         + " kWh. Losses to dirt, mismatch, DC wiring and inverters are usual figures; the change of power"
                         + " with temperature is taken as that of V_mp.")
-                .note("Rows are taken as endless, in landscape with three substrings one above the other; what parapets"
-                        + " and things keep away is the mean of all modules, taken off evenly over the hours.")
+                .note(
+                        "Rows are taken as endless, in landscape with three substrings one above the other; shading by parapets"
+                                + " and obstructions is the average of all modules, taken off evenly over the hours.")
                 .build();
     }
 }

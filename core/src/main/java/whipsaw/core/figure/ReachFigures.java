@@ -32,11 +32,11 @@ final class ReachFigures {
                 .orElseThrow();
         Working.Builder w = Working.of(
                         "array.reach",
-                        "Modules to lift to reach any other",
+                        "Access for repair: modules to lift",
                         reach.most() + (reach.most() == 0 ? "" : ", for module " + worst.number()))
                 .step(
                         "w",
-                        "a strip of roof that is walked on",
+                        "a strip of roof that can be walked",
                         "as wide as {w} or wider",
                         Show.both(units, Dimension.PART_LENGTH, reach.walkM()),
                         "house rule",
@@ -49,12 +49,12 @@ final class ReachFigures {
                 .step(
                         "g",
                         layout.pairs() == null ? "the gap between rows" : "the valley between pairs",
-                        layout.gapM() < reach.walkM() ? "too narrow to walk in" : "walked in",
+                        layout.gapM() < reach.walkM() ? "too narrow to walk" : "can be walked",
                         Show.both(units, Dimension.PART_LENGTH, layout.gapM()),
                         "layout");
         by.forEach((first, n) -> w.step(
                 "",
-                first == 0 ? "beside a strip" : Show.count(first, "module") + " first",
+                first == 0 ? "next to a strip" : "behind " + Show.count(first, "module"),
                 Show.count(n, "module"),
                 String.valueOf(n),
                 "counted from module to module"));

@@ -106,8 +106,7 @@ public final class EdgeOffsets {
         double up = plan.roof().upAzimuth().si();
         List<Integer> looking = new ArrayList<>();
         for (RoofPlan.Edge e : plan.edges()) {
-            double azimuth = Math.toDegrees(Math.atan2(e.normalX(), e.normalY())) + up;
-            double off = Math.abs((azimuth - wanted + 540) % 360 - 180);
+            double off = Math.abs((e.azimuthDeg(up) - wanted + 540) % 360 - 180);
             if (off <= SAME_WAY_DEG) {
                 looking.add(e.number());
             }

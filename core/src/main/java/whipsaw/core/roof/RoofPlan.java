@@ -76,6 +76,16 @@ public record RoofPlan(
             return from.distance(to);
         }
 
+        /**
+         * Azimuth it faces, clockwise from true north, 0 to 360.
+         *
+         * @param upDeg true azimuth of the top of the sheet
+         */
+        public double azimuthDeg(double upDeg) {
+            double azimuth = Math.toDegrees(Math.atan2(normalX, normalY)) + upDeg;
+            return (azimuth % 360 + 360) % 360;
+        }
+
         /** Ground corners of the parapet; a line without area where there is none. */
         public Coordinate[] parapet() {
             double dx = normalX * parapetThicknessM;

@@ -41,6 +41,11 @@ public record RoofLoads(
         LoadWindow window,
         List<BayLoad> bays,
         BayLoad worstBay) {
+    /** Added load of the heaviest square, or the average where no square is laid. */
+    public double heaviestPa() {
+        return window == null ? footprint.loadPa() : window.load().loadPa();
+    }
+
     private static final Formulas WHOLE = Formulas.of("")
             .in("W", "weight of the array", Measured.FORCE)
             .in("laid", "tray and pipe", Measured.FORCE)

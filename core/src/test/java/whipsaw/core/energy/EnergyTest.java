@@ -30,7 +30,7 @@ class EnergyTest {
         List<YearEnergy.Left> steps = year.steps();
         for (int i = 1; i < steps.size(); i++) {
             // only cold cells give more than they are rated at
-            double most = steps.get(i - 1).kwh() * (steps.get(i).words().equals("Warm cells") ? 1.05 : 1);
+            double most = steps.get(i - 1).kwh() * (steps.get(i).words().equals("Cell temperature") ? 1.05 : 1);
             assertThat(steps.get(i).kwh()).as(steps.get(i).words()).isBetween(0.5 * most, most + 1e-6);
         }
         assertThat(year.monthlyKwh().stream().mapToDouble(m -> m).sum()).isCloseTo(year.acKwh(), within(1e-6));

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
+import whipsaw.core.array.SunPosition;
 import whipsaw.core.design.Jobs;
 
 /** Light on a plane and shadows, against sums, integrals and rays that know nothing of the formulas. */
@@ -90,7 +91,7 @@ class LightTest {
                             new Coordinate(x + w, y + 2),
                             new Coordinate(x, y + 2)),
                     0.2 + random.nextDouble() * 3);
-            double[] sun = SkyHour.vector(random.nextDouble() * 360, 8 + random.nextDouble() * 75);
+            double[] sun = SunPosition.vector(random.nextDouble() * 360, 8 + random.nextDouble() * 75);
             Geometry shadow = box.shadow(sun, new double[] {0, 0});
             double[] point = {x - 3 + random.nextDouble() * 9, y - 3 + random.nextDouble() * 8, 0};
             Geometry place = PLANAR.createPoint(new Coordinate(point[0], point[1]));

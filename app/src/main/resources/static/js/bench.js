@@ -121,26 +121,32 @@ let previewing = false;
 let kept = null;
 let waiting = null;
 
-/** Shows what a change would do; while one is on its way only the latest waits. */
+/** Shows what a change would do; while one is on its way only the latest waits. What a drag asked for ends with it. */
 async function preview(changes) {
-  waiting = changes;
+  waiting = { changes, drag: plan.drag() };
   if (previewing) {
     return;
   }
   previewing = true;
-  while (waiting) {
-    const now = waiting;
-    waiting = null;
-    const answer = await post("change", { base: 0, preview: true, changes: now });
-    if (answer.ok && plan.holding()) {
-      showPreview(parse(await answer.text()));
-      plan.moving.guides();
-    } else if (!answer.ok) {
-      const told = await answer.json();
-      tell(told.problems.map((p) => p.message).join(" "));
+  try {
+    while (waiting) {
+      const now = waiting;
+      waiting = null;
+      const answer = await post("change", { base: 0, preview: true, changes: now.changes });
+      const told = await (answer.ok ? answer.text() : answer.json());
+      if (!now.drag || plan.drag() !== now.drag) continue;
+      if (answer.ok) {
+        showPreview(parse(told));
+        plan.moving.guides();
+      } else {
+        tell(told.problems.map((p) => p.message).join(" "));
+      }
     }
+  } catch {
+    tell("No answer from the server: this place is not checked yet.");
+  } finally {
+    previewing = false;
   }
-  previewing = false;
 }
 
 /** The drawing, the totals and what changes, while the rest of the bench stays. */

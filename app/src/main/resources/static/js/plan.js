@@ -134,6 +134,11 @@ export class Plan {
     return this.tools.held !== null;
   }
 
+  /** One object for each time something is held; null while nothing is. */
+  drag() {
+    return this.tools.held && this.tools.hold;
+  }
+
   /** The element of a pin; null where the id is none of a pin. */
   pin(id) {
     return this.svg.querySelector(`[data-pin="${CSS.escape(id)}"]`);

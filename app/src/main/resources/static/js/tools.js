@@ -72,6 +72,7 @@ export class Tools {
     }
     if (event.button !== 0) return;
     this.held = (this.chosen ? [this.chosen] : this.tools).find((t) => t.down(event)) ?? null;
+    this.hold = {};
     if (this.held) event.preventDefault();
   }
 

@@ -1,6 +1,8 @@
 // The working of a figure beside the drawing: from figure to inputs and back again.
 import { looking } from "./token.js";
 let trail = [];
+/** The figure asked for last: an older one that comes late is not shown any more. */
+let wanted = null;
 
 function slug() {
   return document.getElementById("bench").dataset.slug;
@@ -12,12 +14,15 @@ function place() {
 
 /** Opens the working of a figure; one that is open already is brought up to date in its place. */
 export async function explain(figure, plan) {
+  const mine = (wanted = { figure });
   const answer = await fetch(`/jobs/${slug()}/working?figure=${encodeURIComponent(figure)}`, { headers: { Accept: "text/html", ...looking() } });
-  if (!answer.ok) {
+  if (!answer.ok && wanted === mine) {
     place().replaceChildren(Object.assign(document.createElement("p"), { className: "quiet", textContent: "This figure is no longer part of the design." }));
     return;
   }
-  const article = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector("article");
+  const html = await answer.text();
+  if (wanted !== mine) return;
+  const article = new DOMParser().parseFromString(html, "text/html").querySelector("article");
   const known = trail.findIndex((t) => t.figure === figure);
   const title = article.querySelector("h2").textContent;
   trail = known >= 0 ? trail.slice(0, known + 1) : [...trail, { figure, title }];
@@ -30,6 +35,7 @@ export async function explain(figure, plan) {
 
 /** Nothing is explained any more. */
 export function forget() {
+  wanted = null;
   trail = [];
   place().replaceChildren();
 }

@@ -65,6 +65,7 @@ at("ask").addEventListener("submit", async (event) => {
       trays: form.getAll("tray"),
       modules: form.getAll("module"),
       everyDirection: form.get("directions") === "all",
+      shiftEach: form.has("shift"),
     });
     if (run !== mine) return;
     Object.assign(mine, begun);

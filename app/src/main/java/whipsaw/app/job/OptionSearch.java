@@ -81,6 +81,23 @@ public class OptionSearch {
     }
 
     /**
+     * What to work out.
+     *
+     * @param trays codes of tray systems
+     * @param modules codes of modules
+     * @param everyDirection also directions the array does not face now
+     * @param shiftEach each array shifted for most modules, in place of the shift it is set to
+     */
+    public record Wanted(List<String> trays, List<String> modules, Boolean everyDirection, Boolean shiftEach) {
+        public Wanted {
+            trays = trays == null ? List.of() : List.copyOf(trays);
+            modules = modules == null ? List.of() : List.copyOf(modules);
+            everyDirection = Boolean.TRUE.equals(everyDirection);
+            shiftEach = Boolean.TRUE.equals(shiftEach);
+        }
+    }
+
+    /**
      * Options of one array, some of them worked out already.
      */
     public static final class Search {
@@ -90,6 +107,7 @@ public class OptionSearch {
         private final Design design;
         private final Explorer explorer;
         private final Tried present;
+        private final boolean shiftEach;
         private final List<Option> options;
         private final AtomicReferenceArray<Tried> tried;
         private final List<Tried> asTheyCame = new ArrayList<>();
@@ -98,7 +116,8 @@ public class OptionSearch {
         private volatile boolean failed;
         private volatile long asked = System.nanoTime();
 
-        private Search(String id, JobService.Shown shown, Explorer explorer, List<Option> options) {
+        private Search(String id, JobService.Shown shown, Explorer explorer, List<Option> options, boolean shiftEach) {
+            this.shiftEach = shiftEach;
             this.id = id;
             this.slug = shown.slug();
             this.base = shown.revision().number();
@@ -114,7 +133,8 @@ public class OptionSearch {
                 stopped = true;
             }
             if (!stopped) {
-                Tried t = explorer.tried(options.get(i));
+                Option option = options.get(i);
+                Tried t = shiftEach ? explorer.triedBestShift(option) : explorer.tried(option);
                 tried.set(i, t);
                 synchronized (asTheyCame) {
                     asTheyCame.add(t);
@@ -207,12 +227,8 @@ public class OptionSearch {
 
     /**
      * Begins to work out the options of the array that is looked at.
-     *
-     * @param trays codes of tray systems
-     * @param modules codes of modules
-     * @param everyDirection also directions it does not face now
      */
-    public Search begin(String slug, List<String> trays, List<String> modules, boolean everyDirection) {
+    public Search begin(String slug, Wanted wanted) {
         JobService.Shown shown = jobs.open(slug);
         Design design = shown.design();
         if (design.job().placed() == null) {
@@ -221,12 +237,12 @@ public class OptionSearch {
         Explorer explorer = new Explorer(design, tables.solver());
         List<Option> options = explorer.options(
                 trays(design).stream()
-                        .filter(t -> trays.contains(t.info().code()))
+                        .filter(t -> wanted.trays().contains(t.info().code()))
                         .toList(),
                 modules(design).stream()
-                        .filter(m -> modules.contains(m.info().code()))
+                        .filter(m -> wanted.modules().contains(m.info().code()))
                         .toList(),
-                everyDirection);
+                wanted.everyDirection());
         if (options.isEmpty() || options.size() > MOST) {
             throw new JobService.Refused(List.of(new Problem(
                     "$.options",
@@ -236,7 +252,7 @@ public class OptionSearch {
                             ? "has to hold at least one tray system and one module"
                             : "is more than " + MOST + ": choose fewer tray systems or modules")));
         }
-        Search search = new Search("o" + numbers.incrementAndGet(), shown, explorer, options);
+        Search search = new Search("o" + numbers.incrementAndGet(), shown, explorer, options, wanted.shiftEach());
         synchronized (searches) {
             searches.values().stream().filter(s -> s.slug.equals(slug)).forEach(Search::stop);
             searches.put(search.id(), search);

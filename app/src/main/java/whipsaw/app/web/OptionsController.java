@@ -78,19 +78,10 @@ public class OptionsController {
         return "options";
     }
 
-    /** What to work out. */
-    public record Asked(List<String> trays, List<String> modules, Boolean everyDirection) {
-        public Asked {
-            trays = trays == null ? List.of() : List.copyOf(trays);
-            modules = modules == null ? List.of() : List.copyOf(modules);
-            everyDirection = Boolean.TRUE.equals(everyDirection);
-        }
-    }
-
     @PostMapping("/jobs/{slug}/options")
     @ResponseBody
-    public Map<String, Object> begin(@PathVariable String slug, @RequestBody Asked asked) {
-        OptionSearch.Search search = options.begin(slug, asked.trays(), asked.modules(), asked.everyDirection());
+    public Map<String, Object> begin(@PathVariable String slug, @RequestBody OptionSearch.Wanted wanted) {
+        OptionSearch.Search search = options.begin(slug, wanted);
         UnitSystem units = search.design().job().project().units();
         Unit load = Dimension.LOAD.unit(units);
         Unit part = Dimension.PART_LENGTH.unit(units);

@@ -11,6 +11,8 @@ import whipsaw.core.design.GroupEdits;
 import whipsaw.core.design.ModuleEdits;
 import whipsaw.core.design.NumberEdits;
 import whipsaw.core.design.PlaceEdits;
+import whipsaw.core.design.ShiftEdits;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.InverterGroup;
@@ -18,12 +20,16 @@ import whipsaw.core.job.JobArray;
 import whipsaw.core.job.JobDocument;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobRoof;
+import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 
 /** What a page asks of arrays, roofs and inverter groups: to add, split, copy, move one or take it away. */
 final class PlaceWork {
     private static final String ARRAYS =
             JobPaths.DOCUMENT.to(JobDocument::arrays).toString();
+
+    /** Shifts that differ by less are the same to anybody. */
+    private static final double SAME_M = 1e-6;
 
     private PlaceWork() {}
 
@@ -44,6 +50,7 @@ final class PlaceWork {
                         case "own-inverters" -> new GroupEdits(design).own();
                         case "remove-group" -> new GroupEdits(design).remove(WorkOutController.text(body, "id"));
                         case "leave-out" -> new ModuleEdits(design).leaveOut(texts(body.get("positions")));
+                        case "best-shift" -> bestShift(design);
                         case "put-back" -> new ModuleEdits(design).putBack();
                         case "keep-numbers" -> new NumberEdits(design)
                                 .keep(WorkOutController.text(body, "by"), LocalDate.now());
@@ -55,6 +62,26 @@ final class PlaceWork {
         } catch (IllegalArgumentException e) {
             throw WorkOutController.refused(ARRAYS, "Arrays, roofs and inverters:", "", e.getMessage());
         }
+    }
+
+    private static List<Change> bestShift(Design design) {
+        if (design.job().placed() == null) {
+            throw new IllegalArgumentException("this roof has no array yet");
+        }
+        ShiftEdits edits = shift(design);
+        ArrayChoice array = design.job().array();
+        double further = Math.max(
+                Math.abs(edits.found().acrossM() - array.shiftAcross().si()),
+                Math.abs(edits.found().alongM() - array.shiftAlong().si()));
+        if (!Limits.above(further, SAME_M)) {
+            throw new IllegalArgumentException(
+                    design.job().name() + " is shifted for most modules already: " + edits.words());
+        }
+        return edits.changes();
+    }
+
+    private static ShiftEdits shift(Design design) {
+        return new ShiftEdits(design.job(), design.plan(), design.whole().tables());
     }
 
     private static List<String> texts(Object given) {
@@ -114,6 +141,8 @@ final class PlaceWork {
                                     .size(),
                             "module")
                     + " of " + design.job().name() + " left out";
+            case "best-shift" -> design.job().name() + " shifted for most modules: "
+                    + shift(design).words();
             case "put-back" -> "Modules of " + design.job().name() + " put back";
             case "keep-numbers" -> "Crew numbers of " + design.job().name() + " kept, sheet signed by "
                     + WorkOutController.text(body, "by");

@@ -67,6 +67,7 @@ public class WorkOutController {
                             "remove-array",
                             "remove-roof",
                             "add-roof",
+                            "best-shift",
                             "leave-out",
                             "put-back",
                             "keep-numbers",

@@ -48,7 +48,8 @@ class OptionSearchTest extends ServedTest {
     void allAreWorkedOutInTheOrderOfTheField() throws InterruptedException {
         String slug = job();
         Design design = jobs.open(slug).design();
-        OptionSearch.Search s = search.begin(slug, trays(slug).subList(0, 2), List.of(module(design)), false);
+        OptionSearch.Search s = search.begin(
+                slug, new OptionSearch.Wanted(trays(slug).subList(0, 2), List.of(module(design)), false, false));
         List<Tried> found = waited(s);
         assertThat(found).hasSize(s.size());
         assertThat(found).extracting(t -> t.option().number()).isSorted();
@@ -63,8 +64,10 @@ class OptionSearchTest extends ServedTest {
     void aStoppedSearchKeepsWhatItHasAndANewOneEndsTheOld() {
         String slug = job();
         Design design = jobs.open(slug).design();
-        OptionSearch.Search old = search.begin(slug, trays(slug), List.of(module(design)), true);
-        OptionSearch.Search next = search.begin(slug, trays(slug), List.of(module(design)), true);
+        OptionSearch.Search old =
+                search.begin(slug, new OptionSearch.Wanted(trays(slug), List.of(module(design)), true, false));
+        OptionSearch.Search next =
+                search.begin(slug, new OptionSearch.Wanted(trays(slug), List.of(module(design)), true, false));
         assertThat(old.ended()).isTrue();
         next.stop();
         assertThat(next.ended()).isTrue();
@@ -81,7 +84,8 @@ class OptionSearchTest extends ServedTest {
         String slug = job();
         Design design = jobs.open(slug).design();
         String tray = design.job().array().tray().info().code();
-        OptionSearch.Search s = search.begin(slug, List.of(tray), List.of(module(design)), false);
+        OptionSearch.Search s =
+                search.begin(slug, new OptionSearch.Wanted(List.of(tray), List.of(module(design)), false, false));
         List<Tried> all = waited(s);
         assertThat(s.since(0)).containsExactlyInAnyOrderElementsOf(all);
         assertThat(s.since(all.size() - 1)).hasSize(1);
@@ -106,7 +110,7 @@ class OptionSearchTest extends ServedTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(own.rackingMass().typed()).isEqualTo("9 kg");
-        assertThatThrownBy(() -> search.begin(slug, List.of(), List.of(), true))
+        assertThatThrownBy(() -> search.begin(slug, new OptionSearch.Wanted(List.of(), List.of(), true, false)))
                 .isInstanceOf(JobService.Refused.class)
                 .satisfies(e -> assertThat(
                                 ((JobService.Refused) e).problems().get(0).message())

@@ -16,6 +16,9 @@ final class ColumnPhase {
 
     private record Event(double at, int change) {}
 
+    /** A start of the columns, from 0 to one pitch, and the modules of all stretches it gives. */
+    record Start(double at, int modules) {}
+
     /**
      * @param intervals free stretches of all rows of the bare roof
      * @param lengthM module along the row
@@ -23,6 +26,11 @@ final class ColumnPhase {
      * @return a phase in 0 to pitch
      */
     static double best(List<FreeRegion.Interval> intervals, double lengthM, double pitchM) {
+        return best(intervals, lengthM, pitchM, 1).at();
+    }
+
+    /** The same where a stretch with fewer modules than the shortest row allowed takes none. */
+    static Start best(List<FreeRegion.Interval> intervals, double lengthM, double pitchM, int shortest) {
         List<Event> events = new ArrayList<>();
         int count = 0;
         for (FreeRegion.Interval interval : intervals) {
@@ -30,18 +38,25 @@ final class ColumnPhase {
             if (spare < -TOUCH_M) {
                 continue;
             }
-            double extra = spare - Math.floor(spare / pitchM + 1e-12) * pitchM;
+            int always = (int) Math.floor(spare / pitchM + 1e-12);
+            double extra = spare - always * pitchM;
+            int sure = always >= shortest ? always : 0;
+            int more = always + 1 >= shortest ? always + 1 - sure : 0;
+            count += sure;
+            if (more == 0) {
+                continue;
+            }
             double from = wrap(interval.from(), pitchM);
-            events.add(new Event(from, 1));
+            events.add(new Event(from, more));
             double to = from + extra + TOUCH_M; // stretches that just touch count together
             if (to >= pitchM) {
-                count++;
+                count += more;
                 to -= pitchM;
             }
-            events.add(new Event(to, -1));
+            events.add(new Event(to, -more));
         }
         if (events.isEmpty()) {
-            return 0;
+            return new Start(0, count);
         }
         events.sort(Comparator.comparingDouble(Event::at).thenComparing(e -> -e.change()));
         int best = Integer.MIN_VALUE;
@@ -58,7 +73,20 @@ final class ColumnPhase {
                 to = next;
             }
         }
-        return wrap((from + to) / 2, pitchM);
+        return new Start(wrap((from + to) / 2, pitchM), best);
+    }
+
+    /** Modules of all stretches at one start of the columns. */
+    static int modules(
+            List<FreeRegion.Interval> intervals, double lengthM, double pitchM, int shortest, double phaseM) {
+        int all = 0;
+        for (FreeRegion.Interval free : intervals) {
+            double first = Math.ceil((free.from() - phaseM) / pitchM - TOUCH_M);
+            double last = Math.floor((free.to() - lengthM - phaseM) / pitchM + TOUCH_M);
+            int count = (int) (last - first) + 1;
+            all += count >= shortest ? count : 0;
+        }
+        return all;
     }
 
     private static double wrap(double value, double pitch) {

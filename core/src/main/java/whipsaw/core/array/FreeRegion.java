@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -37,6 +38,8 @@ final class FreeRegion {
     private final IndexedPointInAreaLocator inside;
     private final double lowest;
     private final double highest;
+    private final double leftmost;
+    private final double rightmost;
 
     /** A region in frame coordinates. */
     FreeRegion(Geometry region) {
@@ -58,6 +61,24 @@ final class FreeRegion {
         inside = region.isEmpty() ? null : new IndexedPointInAreaLocator(region);
         lowest = region.isEmpty() ? 0 : region.getEnvelopeInternal().getMinY();
         highest = region.isEmpty() ? 0 : region.getEnvelopeInternal().getMaxY();
+        leftmost = region.isEmpty() ? 0 : region.getEnvelopeInternal().getMinX();
+        rightmost = region.isEmpty() ? 0 : region.getEnvelopeInternal().getMaxX();
+    }
+
+    /** Places across the rows at which the region has a corner. */
+    double[] corners() {
+        return Arrays.stream(byLow)
+                .flatMapToDouble(s -> DoubleStream.of(s.t0(), s.t1()))
+                .distinct()
+                .toArray();
+    }
+
+    double leftmost() {
+        return leftmost;
+    }
+
+    double rightmost() {
+        return rightmost;
     }
 
     double lowest() {

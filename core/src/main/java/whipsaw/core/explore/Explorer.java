@@ -9,6 +9,7 @@ import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
+import whipsaw.core.design.ShiftEdits;
 import whipsaw.core.design.Solver;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentPatch;
@@ -59,7 +60,8 @@ public final class Explorer {
                 for (Measure tilt : tray.tilts()) {
                     for (Measure gap : tray.gaps()) {
                         for (Direction d : directions) {
-                            all.add(new Option(all.size() + 1, tray, module, tilt, gap, d.facing(), d.words()));
+                            all.add(new Option(
+                                    all.size() + 1, tray, module, tilt, gap, d.facing(), d.words(), List.of()));
                         }
                     }
                 }
@@ -146,6 +148,18 @@ public final class Explorer {
         return of(option, solver.solve(job.job(), now));
     }
 
+    /** What an option comes to where the array is shifted along and across its rows for most modules. */
+    public Tried triedBestShift(Option option) {
+        var job = with(option);
+        if (!job.ok()) {
+            return tried(option);
+        }
+        RoofPlan plan = job.job().on().equals(now.job().on())
+                ? now.plan()
+                : RoofPlan.of(job.job().roof());
+        return tried(option.shifted(new ShiftEdits(job.job(), plan, solver.tables()).changes()));
+    }
+
     /** What the design is now, as an option of its own. */
     public Tried present() {
         ArrayChoice array = now.job().array();
@@ -156,7 +170,10 @@ public final class Explorer {
                         .findFirst()
                         .orElse(array.tray().gaps().get(0));
         Direction faces = directionNow();
-        return of(new Option(0, array.tray(), array.module(), array.tilt(), gap, faces.facing(), faces.words()), now);
+        return of(
+                new Option(
+                        0, array.tray(), array.module(), array.tilt(), gap, faces.facing(), faces.words(), List.of()),
+                now);
     }
 
     private Tried of(Option option, Design design) {

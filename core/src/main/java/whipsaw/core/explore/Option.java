@@ -17,6 +17,7 @@ import whipsaw.core.units.Measure;
  * @param number from 1, in the order of the field
  * @param gap between rows, or valley of pairs
  * @param faces the direction in words, as {@code edge 3, 172°}
+ * @param shift changes that shift the array to where it takes most modules; empty where it stays as set
  */
 public record Option(
         int number,
@@ -25,7 +26,16 @@ public record Option(
         Measure tilt,
         Measure gap,
         ArrayChoice.Facing facing,
-        String faces) {
+        String faces,
+        List<Change> shift) {
+    public Option {
+        shift = List.copyOf(shift);
+    }
+
+    /** The same with the array shifted. */
+    Option shifted(List<Change> by) {
+        return new Option(number, tray, module, tilt, gap, facing, faces, by);
+    }
 
     /** What it would change of the job looked at from the array; what is the same already is set again. */
     public List<Change> changes() {
@@ -41,6 +51,7 @@ public record Option(
                         : Map.of(
                                 "azimuth",
                                 ((ArrayChoice.ToAzimuth) facing).azimuth().typed())));
+        all.addAll(shift);
         return all;
     }
 

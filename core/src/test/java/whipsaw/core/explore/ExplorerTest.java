@@ -80,6 +80,22 @@ class ExplorerTest {
         assertThat(compared).isGreaterThan(5);
     }
 
+    /** Shifted for most modules an option never has fewer, and taking it gives what was shown. */
+    @Test
+    void aShiftedOptionHasAtLeastAsMany() {
+        List<Option> all = all();
+        Explorer explorer = new Explorer(Jobs.design("array.shiftAcross", "1.1 m"), Jobs.SOLVER);
+        int more = 0;
+        for (int i = 0; i < all.size(); i += 5) {
+            Tried as = explorer.tried(all.get(i));
+            Tried best = explorer.triedBestShift(all.get(i));
+            assertThat(best.modules()).isGreaterThanOrEqualTo(as.modules());
+            assertThat(explorer.design(best.option()).whole().modules()).isEqualTo(best.modules());
+            more += best.modules() > as.modules() ? 1 : 0;
+        }
+        assertThat(more).isPositive();
+    }
+
     @Test
     void whatTheJobIsNowIsAnOptionToo() {
         Tried now = explorer.present();

@@ -1,0 +1,154 @@
+package whipsaw.core.array;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import org.locationtech.jts.geom.Geometry;
+import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Job;
+import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.SetbackTable;
+import whipsaw.core.units.Limits;
+import whipsaw.core.units.Measure;
+
+/** The rows of an array before anything is placed: which way they face, how deep and how far apart they are, and where they may lie. */
+final class RowGrid {
+    private static final double WHOLE_TURN = 360;
+
+    private final Job job;
+    private final RoofPlan plan;
+    final double facingDeg;
+    final RowSpacing spacing;
+    /** Null for rows that look one way. */
+    final PairSpacing pairs;
+
+    final double gapM;
+    final double setbackM;
+    /** The rule the set-back came from; null where it was entered. */
+    final SetbackTable.Setback rule;
+
+    final ArrayFrame frame;
+    /** Module along the row. */
+    final double alongM;
+    /** Module across the row, on plan. */
+    final double depthM;
+    /** Between the rows of a pair; 0 of single rows. */
+    final double ridgeM;
+    /** Module and gap along the row. */
+    final double columnPitchM;
+    /** Where rows may lie if the roof bore nothing. */
+    final FreeRegion bare;
+    /** Where they may lie. */
+    final FreeRegion region;
+
+    RowGrid(Job job, RoofPlan plan, SetbackTable setbacks, double apartM) {
+        this.job = job;
+        this.plan = plan;
+        ArrayChoice choice = job.array();
+        facingDeg = azimuthDeg();
+        spacing = RowSpacing.of(spacingInput(facingDeg));
+        pairs = choice.tray().pairs() ? pairSpacing(facingDeg) : null;
+        gapM = choice.gap() != null
+                ? choice.gap().si()
+                : pairs != null ? smallest(choice.tray().gaps()) : smallestShadeFree();
+        rule = choice.setback() == null ? setbacks.forSides(plan.longSideM(), plan.shortSideM()) : null;
+        setbackM = rule == null ? choice.setback().si() : rule.distanceM();
+        frame = ArrayFrame.facing(facingDeg - job.roof().upAzimuth().si());
+        alongM = choice.module().length().si();
+        depthM = spacing.depthM();
+        ridgeM = pairs == null ? 0 : pairs.input().ridgeGapM();
+        columnPitchM = alongM + choice.tray().moduleGap().si();
+        OpenRoof open = new OpenRoof(job, plan, apartM);
+        Geometry own = open.bare(setbackM);
+        bare = new FreeRegion(frame.inFrame(own));
+        region = new FreeRegion(frame.inFrame(open.aroundObstructions(own)));
+    }
+
+    /** A row, or a pair of rows, and whether a walkway is behind it. */
+    record Row(double t, boolean walkwayBehind) {}
+
+    /** Rows that are placed together: one, or the two of a pair. */
+    int rowsOfBand() {
+        return pairs == null ? 1 : 2;
+    }
+
+    /** Depth of a row, or of a pair. */
+    double bandM() {
+        return pairs == null ? depthM : 2 * depthM + ridgeM;
+    }
+
+    /** From one row, or pair, to the next. */
+    double pitchM() {
+        return bandM() + gapM;
+    }
+
+    private double azimuthDeg() {
+        if (job.array().facing() instanceof ArrayChoice.ToAzimuth to) {
+            return to.azimuth().si() % WHOLE_TURN;
+        }
+        RoofPlan.Edge edge = plan.edges().get(((ArrayChoice.ToEdge) job.array().facing()).edge() - 1);
+        return edge.azimuthDeg(job.roof().upAzimuth().si());
+    }
+
+    private RowSpacing.Input spacingInput(double facing) {
+        ArrayChoice choice = job.array();
+        double latitude = job.site().latitude().si();
+        return new RowSpacing.Input(
+                latitude,
+                choice.tilt().si(),
+                choice.module().width().si(),
+                facing,
+                choice.windowFrom(),
+                choice.windowTo(),
+                0,
+                0,
+                RowSpacing.winterDeclinationDeg(latitude));
+    }
+
+    private PairSpacing pairSpacing(double facing) {
+        ArrayChoice choice = job.array();
+        RowSpacing.Input in = spacingInput(facing);
+        return PairSpacing.of(new PairSpacing.Input(
+                in.latitudeDeg(),
+                in.tiltDeg(),
+                in.slopeLengthM(),
+                facing,
+                choice.tray().ridgeGap().si(),
+                in.fromHour(),
+                in.toHour(),
+                smallest(choice.tray().gaps()),
+                in.declinationDeg()));
+    }
+
+    private static double smallest(List<Measure> settings) {
+        return settings.stream().mapToDouble(Measure::si).min().orElseThrow();
+    }
+
+    /** Smallest gap setting that is shade-free in the window; the largest when none is. */
+    private double smallestShadeFree() {
+        List<Double> gaps = job.array().tray().gaps().stream()
+                .map(Measure::si)
+                .sorted(Comparator.naturalOrder())
+                .toList();
+        for (double gap : gaps) {
+            if (spacing.shadeFree() && Limits.atMost(spacing.gapM(), gap)) {
+                return gap;
+            }
+        }
+        return gaps.get(gaps.size() - 1);
+    }
+
+    /** Where rows, or pairs of rows, start. */
+    List<Row> bands(double shiftM) {
+        List<Row> rows = new ArrayList<>();
+        ArrayChoice.Walkway walkway = job.array().walkway();
+        double t = bare.lowest() + shiftM;
+        for (int row = 1; t + bandM() <= bare.highest() + Limits.SLACK; row++) {
+            boolean behind =
+                    walkway != null && row >= walkway.first() && (row - walkway.first()) % walkway.every() == 0;
+            rows.add(new Row(t, behind));
+            t += bandM() + (behind ? Math.max(gapM, walkway.width().si()) : gapM);
+        }
+        return rows;
+    }
+}

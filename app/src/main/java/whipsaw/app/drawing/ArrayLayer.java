@@ -4,10 +4,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
+import whipsaw.core.array.AccessPaths;
 import whipsaw.core.array.ArrayFrame;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -176,12 +178,15 @@ final class ArrayLayer {
         svg.path("class=\"ridge\"", d.toString());
     }
 
+    /** Walkways between rows, and paths across them and to hatches that a rule asks for. */
     void walkways() {
         svg.open("g", "class=\"layer-walkways\"").open("g", matrix());
+        ArrayChoice.Walkway walkway = design.job().array().walkway();
         for (int after : layout.walkwaysAfter()) {
             double[] band = band(layout, after);
             if (band != null) {
-                String handle = paper
+                boolean moves = walkway != null && walkway.behind(after / (layout.pairs() == null ? 1 : 2));
+                String handle = paper || !moves
                         ? ""
                         : " tabindex=\"0\" role=\"button\" data-walkway=\""
                                 + after
@@ -203,7 +208,11 @@ final class ArrayLayer {
                                 + "z");
             }
         }
-        svg.close("g").close("g");
+        svg.close("g");
+        for (AccessPaths.Strip strip : layout.paths().strips()) {
+            svg.path("class=\"walkway\"", Svg.ring(List.of(strip.area().getCoordinates())));
+        }
+        svg.close("g");
     }
 
     /**

@@ -235,6 +235,7 @@ public final class EntryForm extends EntryFields {
                 a.setback() == null
                         ? setback.hinted("by rule: " + design.layout().setbackRule())
                         : setback);
+        layout.add(in(array.to(ArrayChoice::paths)));
         layout.add(in(array.to(ArrayChoice::shiftAlong)));
         layout.add(in(array.to(ArrayChoice::shiftAcross)));
         return List.of(

@@ -201,6 +201,8 @@ class InputsTest {
                 "20 in",
                 "array.setback",
                 "6 ft",
+                "array.paths",
+                "fire code",
                 "array.walkway",
                 json("{'every':6,'first':3,'width':'4 ft'}"),
                 "roof.structure.members[0].first",

@@ -22,6 +22,7 @@ import whipsaw.core.units.Measure;
  * @param rows how many rows have modules; a row line without any keeps its number, so the last one may be higher
  * @param walkwaysAfter row numbers behind which a walkway lies
  * @param notRemoved places to be left out that no module lies at
+ * @param paths left by a rule, beside those between rows
  * @param numbers as the crew counts
  */
 public record ArrayLayout(
@@ -39,6 +40,7 @@ public record ArrayLayout(
         int rows,
         List<Integer> walkwaysAfter,
         List<Coordinate> notRemoved,
+        AccessPaths paths,
         double lowEdgeM,
         double highEdgeM,
         Measure moduleGap,

@@ -8,7 +8,7 @@ import org.locationtech.jts.geom.Coordinate;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
-import whipsaw.core.table.SetbackTable;
+import whipsaw.core.table.CodeTables;
 
 /** Places modules: one-way rows, or pairs back to back, in landscape on a common column grid, around obstructions. */
 public final class ArrayStage {
@@ -26,10 +26,9 @@ public final class ArrayStage {
      * Places the modules of one array.
      *
      * @param job as the array sees it; a roof without one gets none
-     * @param apartM clear distance to the areas of other arrays where none was entered
      */
-    public static ArrayLayout of(Job job, RoofPlan plan, SetbackTable setbacks, double apartM) {
-        return new ArrayStage(job, new RowGrid(job, plan, setbacks, apartM)).layout();
+    public static ArrayLayout of(Job job, RoofPlan plan, CodeTables tables) {
+        return new ArrayStage(job, new RowGrid(job, plan, tables)).layout();
     }
 
     private ArrayLayout layout() {
@@ -168,6 +167,7 @@ public final class ArrayStage {
                         .count(),
                 walkways,
                 notRemoved,
+                grid.paths,
                 low,
                 low + grid.spacing.riseM(),
                 job.array().tray().moduleGap(),

@@ -6,7 +6,7 @@ import java.util.PriorityQueue;
 import java.util.TreeSet;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
-import whipsaw.core.table.SetbackTable;
+import whipsaw.core.table.CodeTables;
 
 /**
  * The shift of an array along and across its rows that places most modules, by branch and bound over one whole pitch.
@@ -54,11 +54,10 @@ public final class BestShift {
     /**
      * Looks for it; tilt, gap, direction, walkways and set-back stay.
      *
-     * @param apartM clear distance to the areas of other arrays where none was entered
      * @param stepM shifts are whole steps of so much where these place as many
      */
-    public static Found of(Job job, RoofPlan plan, SetbackTable setbacks, double apartM, double stepM) {
-        BestShift search = new BestShift(job, new RowGrid(job, plan, setbacks, apartM), stepM);
+    public static Found of(Job job, RoofPlan plan, CodeTables tables, double stepM) {
+        BestShift search = new BestShift(job, new RowGrid(job, plan, tables), stepM);
         return search.find(job.array().shiftAcross().si());
     }
 

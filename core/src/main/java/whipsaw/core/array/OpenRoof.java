@@ -92,12 +92,13 @@ record OpenRoof(Job job, RoofPlan plan, double apartM) {
         };
     }
 
-    /** The same around the obstructions with the distances they keep. */
-    Geometry aroundObstructions(Geometry roof) {
+    /** The same around the obstructions with the distances they keep, and less the paths. */
+    Geometry around(Geometry roof, AccessPaths paths) {
         List<Geometry> keepOuts = new ArrayList<>();
         for (Obstruction o : job.roof().obstructions()) {
             keepOuts.add(RoofPlan.keptFree(o));
         }
+        paths.strips().forEach(s -> keepOuts.add(s.area()));
         return less(roof, keepOuts);
     }
 

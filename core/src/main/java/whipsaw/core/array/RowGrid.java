@@ -7,9 +7,13 @@ import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
+import whipsaw.core.table.CodeTables;
+import whipsaw.core.table.FirePathTable;
 import whipsaw.core.table.SetbackTable;
+import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Measure;
+import whipsaw.core.units.Show;
 
 /** The rows of an array before anything is placed: which way they face, how deep and how far apart they are, and where they may lie. */
 final class RowGrid {
@@ -38,10 +42,12 @@ final class RowGrid {
     final double columnPitchM;
     /** Where rows may lie if the roof bore nothing. */
     final FreeRegion bare;
+    /** Paths they leave by a rule. */
+    final AccessPaths paths;
     /** Where they may lie. */
     final FreeRegion region;
 
-    RowGrid(Job job, RoofPlan plan, SetbackTable setbacks, double apartM) {
+    RowGrid(Job job, RoofPlan plan, CodeTables tables) {
         this.job = job;
         this.plan = plan;
         ArrayChoice choice = job.array();
@@ -51,21 +57,34 @@ final class RowGrid {
         gapM = choice.gap() != null
                 ? choice.gap().si()
                 : pairs != null ? smallest(choice.tray().gaps()) : smallestShadeFree();
-        rule = choice.setback() == null ? setbacks.forSides(plan.longSideM(), plan.shortSideM()) : null;
+        rule = choice.setback() == null ? perimeter(tables) : null;
         setbackM = rule == null ? choice.setback().si() : rule.distanceM();
         frame = ArrayFrame.facing(facingDeg - job.roof().upAzimuth().si());
         alongM = choice.module().length().si();
         depthM = spacing.depthM();
         ridgeM = pairs == null ? 0 : pairs.input().ridgeGapM();
         columnPitchM = alongM + choice.tray().moduleGap().si();
-        OpenRoof open = new OpenRoof(job, plan, apartM);
+        OpenRoof open = new OpenRoof(job, plan, tables.arraySpacing().value("apart_m"));
         Geometry own = open.bare(setbackM);
-        bare = new FreeRegion(frame.inFrame(own));
-        region = new FreeRegion(frame.inFrame(open.aroundObstructions(own)));
+        Geometry inFrame = frame.inFrame(own);
+        bare = new FreeRegion(inFrame);
+        paths = AccessPaths.of(job, plan, tables.firePaths(), frame, inFrame);
+        region = new FreeRegion(frame.inFrame(open.around(own, paths)));
     }
 
     /** A row, or a pair of rows, and whether a walkway is behind it. */
     record Row(double t, boolean walkwayBehind) {}
+
+    /** What is kept from the roof edges where the job states nothing: by the rule of its paths, else the common one. */
+    private SetbackTable.Setback perimeter(CodeTables tables) {
+        if (job.array().paths().isEmpty()) {
+            return tables.setbacks().forSides(plan.longSideM(), plan.shortSideM());
+        }
+        FirePathTable.Rule r = tables.firePaths().forSides(job.array().paths(), plan.longSideM(), plan.shortSideM());
+        return new SetbackTable.Setback(
+                r.perimeterM(),
+                Show.both(job.project().units(), Dimension.ROOF_LENGTH, r.perimeterM()) + ", fire paths: " + r.name());
+    }
 
     /** Rows that are placed together: one, or the two of a pair. */
     int rowsOfBand() {
@@ -142,12 +161,22 @@ final class RowGrid {
     List<Row> bands(double shiftM) {
         List<Row> rows = new ArrayList<>();
         ArrayChoice.Walkway walkway = job.array().walkway();
+        FirePathTable.Rule path = paths.rule();
         double t = bare.lowest() + shiftM;
+        double section = t;
         for (int row = 1; t + bandM() <= bare.highest() + Limits.SLACK; row++) {
-            boolean behind =
-                    walkway != null && row >= walkway.first() && (row - walkway.first()) % walkway.every() == 0;
-            rows.add(new Row(t, behind));
-            t += bandM() + (behind ? Math.max(gapM, walkway.width().si()) : gapM);
+            boolean walked = walkway != null && walkway.behind(row);
+            double free = walked ? Math.max(gapM, walkway.width().si()) : gapM;
+            // one more row would make the section too deep
+            boolean broken = path != null
+                    && free < path.betweenM()
+                    && Limits.above(t + bandM() + free + bandM() - section, path.largestM());
+            free = broken ? Math.max(gapM, path.betweenM()) : free;
+            rows.add(new Row(t, walked || broken));
+            t += bandM() + free;
+            if (path != null && !Limits.above(path.betweenM(), free)) {
+                section = t;
+            }
         }
         return rows;
     }

@@ -44,6 +44,7 @@ final class ArrayChecks {
         all.thingShade();
         all.rowLength();
         all.reach();
+        all.checks.addAll(PathChecks.of(design));
         all.windScope();
         all.ballast();
         return all.checks;
@@ -144,7 +145,6 @@ final class ArrayChecks {
                         "rows shade each other in the window: widen the gap, lower the tilt or shorten the window (a question of yield, not of safety)"));
     }
 
-    /** What stands on the roof and shades modules in the window of the rows. */
     /** Rows against the length the tray system may have without a break, where its maker states one. */
     private void rowLength() {
         Measure most = job.array().tray().longestRow();
@@ -201,6 +201,7 @@ final class ArrayChecks {
                 far.isEmpty() ? "" : "walkways between the rows, or a wider row gap"));
     }
 
+    /** What stands on the roof and shades modules in the window of the rows. */
     private void thingShade() {
         ModuleShade shade = design.shade();
         if (shade.things().isEmpty() || design.layout().modules().isEmpty()) {

@@ -98,12 +98,7 @@ final class RoofSolve {
         List<ArrayLayout> layouts = new ArrayList<>();
         for (int i = 0; i < jobs.size(); i++) {
             Job job = jobs.get(i);
-            layouts.add(of(
-                    sameArrays,
-                    i,
-                    ArrayDesign::layout,
-                    () -> ArrayStage.of(
-                            job, plan, tables.setbacks(), tables.arraySpacing().value("apart_m"))));
+            layouts.add(of(sameArrays, i, ArrayDesign::layout, () -> ArrayStage.of(job, plan, tables)));
         }
         List<LaidArray> laid = new ArrayList<>();
         for (int i = 0; i < jobs.size(); i++) {

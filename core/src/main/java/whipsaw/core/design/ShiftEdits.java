@@ -34,8 +34,7 @@ public final class ShiftEdits {
         this.job = job;
         boolean us = job.project().units() == UnitSystem.US;
         this.stepM = us ? Unit.INCH.toSi(1 / SIXTEENTHS) : Unit.MILLIMETRE.toSi(1);
-        this.found =
-                BestShift.of(job, plan, tables.setbacks(), tables.arraySpacing().value("apart_m"), stepM);
+        this.found = BestShift.of(job, plan, tables, stepM);
     }
 
     /** What the search came to. */

@@ -51,6 +51,7 @@ public final class Figures {
             case "array.gap" -> SiteFigures.rowGap(design);
             case "array.setback" -> SiteFigures.setback(design, tables);
             case "array.reach" -> ReachFigures.reach(design);
+            case "array.paths" -> ReachFigures.paths(design);
             case "array.shade" -> ShadeFigures.window(design);
             case "shade" -> ShadeFigures.thing(design, place);
             case "shaded" -> ShadeFigures.module(design, place);

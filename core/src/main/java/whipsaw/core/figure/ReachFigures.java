@@ -2,10 +2,12 @@ package whipsaw.core.figure;
 
 import java.util.Map;
 import java.util.TreeMap;
+import whipsaw.core.array.AccessPaths;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.Reach;
 import whipsaw.core.design.Design;
 import whipsaw.core.table.CodeTable;
+import whipsaw.core.table.FirePathTable;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -63,5 +65,51 @@ final class ReachFigures {
                 .note("Obstructions and rows of other arrays are taken as wide as the rectangle around them. Where a"
                         + " person may step is for the survey and the safety plan to say.")
                 .build();
+    }
+
+    /** Paths left by a rule; null where none is chosen. */
+    static Working paths(Design design) {
+        AccessPaths paths = design.layout().paths();
+        FirePathTable.Rule rule = paths.rule();
+        if (rule == null) {
+            return null;
+        }
+        UnitSystem units = design.job().project().units();
+        CodeTable table = design.tables().firePaths().table();
+        Working.Builder w = Working.of("array.paths", "Fire paths", "rule: " + rule.name());
+        length(w, "a", "perimeter without modules", rule.perimeterM(), units, table);
+        length(w, "b", "longest side of a section of modules", rule.largestM(), units, table);
+        length(w, "c", "path between sections", rule.betweenM(), units, table);
+        length(
+                w,
+                "d",
+                "path from a hatch, standpipe or smoke vent to the edge, and around it",
+                rule.toHatchM(),
+                units,
+                table);
+        for (AccessPaths.Strip strip : paths.strips()) {
+            w.step(
+                    "",
+                    strip.words(),
+                    "no module in it",
+                    Show.both(units, Dimension.AREA, strip.area().getArea()),
+                    "layout");
+        }
+        return w.note("Between rows a path is left before a section would get deeper than b.")
+                .note("Narrower paths beside smoke vents or cut-outs, which codes allow, are not used. The adopted fire"
+                        + " code and the fire authority decide.")
+                .build();
+    }
+
+    private static void length(
+            Working.Builder w, String symbol, String name, double metres, UnitSystem units, CodeTable table) {
+        String value = Show.both(units, Dimension.ROOF_LENGTH, metres);
+        w.step(
+                symbol,
+                name,
+                "{" + symbol + "}",
+                value,
+                table.source(),
+                Term.data(symbol, name, value, Origin.TABLE, table));
     }
 }

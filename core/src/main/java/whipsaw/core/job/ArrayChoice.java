@@ -12,6 +12,7 @@ import whipsaw.core.units.Measure;
 /**
  * @param gap null takes the smallest setting that is shade-free in the window
  * @param setback null takes the common rule
+ * @param paths rule of the paths left for the fire service or for repair; empty for none
  * @param walkway null for none
  * @param windowFrom start of the shade-free window on the shortest day, true solar hour
  * @param removed places of modules left out by hand
@@ -40,6 +41,13 @@ public record ArrayChoice(
                         optional = true,
                         absent = "by rule")
                 Measure setback,
+        @Input(
+                        label = "Fire paths",
+                        choices = {"fire code", "access"},
+                        optional = true,
+                        absent = "none",
+                        help = "perimeter, between sections and to hatches")
+                String paths,
         @Input(label = "Walkway", optional = true) Walkway walkway,
         @Input(label = "Shade-free from, solar hour", least = 5, most = 12, unit = "h") double windowFrom,
         @Input(label = "Shade-free to, solar hour", least = 12, most = 19, unit = "h") double windowTo,
@@ -84,6 +92,7 @@ public record ArrayChoice(
                 gap,
                 faces,
                 setback,
+                paths,
                 walkway,
                 windowFrom,
                 windowTo,
@@ -154,5 +163,11 @@ public record ArrayChoice(
             @Input(label = "Rows between walkways", least = 1, most = 100, help = "of pairs, pairs") int every,
             @Input(label = "Rows before the first walkway", least = 1, most = 100) int first,
             @Input(label = "Width", dim = Dimension.ROOF_LENGTH, least = 0.3, most = 10, absent = "none")
-                    Measure width) {}
+                    Measure width) {
+
+        /** Whether one lies behind a row, or pair, counted from 1. */
+        public boolean behind(int row) {
+            return row >= first && (row - first) % every == 0;
+        }
+    }
 }

@@ -13,10 +13,18 @@ public final class ObstructionKinds {
 
     /**
      * @param clearM distance kept to modules
+     * @param path whether a path of the fire service leads to it
      * @param mark letter or sign on the drawing
      */
     public record Kind(
-            String name, double clearM, boolean shades, boolean fragile, boolean exhaust, String mark, String reason) {}
+            String name,
+            double clearM,
+            boolean shades,
+            boolean fragile,
+            boolean exhaust,
+            boolean path,
+            String mark,
+            String reason) {}
 
     private static final Map<String, Kind> KINDS = new LinkedHashMap<>();
 
@@ -30,6 +38,7 @@ public final class ObstructionKinds {
                             row.get("shades").equals("yes"),
                             row.get("fragile").equals("yes"),
                             row.get("exhaust").equals("yes"),
+                            row.get("path").equals("yes"),
                             row.get("mark"),
                             row.get("reason")));
         }

@@ -215,7 +215,8 @@ public record RoofPlan(
         return grown(o, ObstructionKinds.clearM(o));
     }
 
-    private static Polygon grown(Obstruction o, double by) {
+    /** The footprint of a thing with so much around it, m. */
+    public static Polygon grown(Obstruction o, double by) {
         double x = o.x().si();
         double y = o.y().si();
         double w = o.width().si();

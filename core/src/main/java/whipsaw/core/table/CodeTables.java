@@ -22,6 +22,7 @@ public final class CodeTables {
     private final ConductorTables conductors;
     private final VoltageFactorTable voltageFactors;
     private final SetbackTable setbacks;
+    private final FirePathTable firePaths;
     private final EnTables en;
     private final ParameterTable snow;
     private final ParameterTable drift;
@@ -45,6 +46,7 @@ public final class CodeTables {
         this.conductors = new ConductorTables(this);
         this.voltageFactors = new VoltageFactorTable(table("nec_690_7_a_voltage_factor"));
         this.setbacks = new SetbackTable(table("fire_setback"));
+        this.firePaths = new FirePathTable(table("fire_paths"));
         this.en = new EnTables(this);
         this.snow = new ParameterTable(table("asce_snow"));
         this.zones = new ParameterTable(table("asce_zones"));
@@ -147,6 +149,9 @@ public final class CodeTables {
         }
         used.add(wind.factorTable());
         used.add(setbacks.table());
+        if (job.document().arrays().stream().anyMatch(a -> !a.choice().paths().isEmpty())) {
+            used.add(firePaths.table());
+        }
         used.add(table("house_rules"));
         used.add(loadWindow.table());
         used.add(dcVoltage.table());
@@ -208,6 +213,11 @@ public final class CodeTables {
     /** Set-backs by the sides of a building. */
     public SetbackTable setbacks() {
         return setbacks;
+    }
+
+    /** Paths for the fire service and for repair. */
+    public FirePathTable firePaths() {
+        return firePaths;
     }
 
     /** Tables of EN 1991-1-3 and 1991-1-4. */

@@ -81,8 +81,7 @@ class BestShiftTest {
                     moved[job.length + 1] = t + " m";
                     moved[job.length + 2] = "array.shiftAlong";
                     moved[job.length + 3] = s + " m";
-                    ArrayLayout layout = ArrayStage.of(
-                            Jobs.job(moved), d.plan(), Jobs.SOLVER.tables().setbacks(), 1);
+                    ArrayLayout layout = ArrayStage.of(Jobs.job(moved), d.plan(), Jobs.SOLVER.tables());
                     assertThat(layout.modules().size()).isLessThanOrEqualTo(found.modules());
                 }
             }

@@ -15,6 +15,8 @@ let gapUnit = "";
 const FIGURES = [
   ["kwh", "Energy of a year", () => "MWh", 1, (v) => v / 1000],
   ["kwhPerModule", "Energy per module", () => "kWh", 1, (v) => v],
+  ["used", "Used on site", () => "MWh", 1, (v) => v / 1000],
+  ["usedShare", "Share used on site", () => "%", 1, (v) => 100 * v],
   ["modules", "Modules", () => "", 1, (v) => v],
   ["kwp", "DC power", () => "kWp", 1, (v) => v],
   ["blocks", "Blocks", () => "", -1, (v) => v],

@@ -72,8 +72,8 @@ public class OptionsController {
                                 m.info().maker() + " " + m.info().name(),
                                 m.info().code().equals(module)))
                         .toList());
-        model.addAttribute("climate", design.whole().year().climate());
-        model.addAttribute("climateChosen", design.whole().year().chosen());
+        model.addAttribute("year", YearWords.of(design));
+        model.addAttribute("occupants", design.job().survey().occupants().size());
         model.addAttribute("prices", prices.table().status().words());
         return "options";
     }
@@ -145,6 +145,8 @@ public class OptionsController {
         p.put("kwp", t.kwp());
         p.put("kwh", t.kwh());
         p.put("kwhPerModule", t.kwhPerModule());
+        p.put("used", t.usedKwh());
+        p.put("usedShare", t.usedShare());
         p.put("blocks", t.blocks() < 0 ? null : t.blocks());
         p.put("load", known(load.fromSi(t.loadPa())));
         p.put("cost", known(t.cost()));
@@ -198,7 +200,13 @@ public class OptionsController {
         rows.add(new Row("Ground coverage ratio", coverage(now), coverage(then)));
         rows.add(new Row("Shade-free sun angle", degrees(now), degrees(then)));
         rows.add(new Row("DC", Show.number(now.kwp(), 1) + " kWp", Show.number(then.kwp(), 1) + " kWp"));
-        rows.add(new Row("Energy, synthetic year", mwh(now), mwh(then)));
+        rows.add(new Row("Energy of a year", mwh(now), mwh(then)));
+        if (now.usedKwh() > 0) {
+            rows.add(new Row("used on site", used(now), used(then)));
+        }
+        if (now.givenUpKwh() + then.givenUpKwh() > 0) {
+            rows.add(new Row("lost to the export limit", lost(now), lost(then)));
+        }
         rows.add(new Row("per module", kwh(now), kwh(then)));
         rows.add(new Row("Blocks", blocks(now), blocks(then)));
         if (now.attachments() + then.attachments() > 0) {
@@ -237,6 +245,14 @@ public class OptionsController {
 
     private static String mwh(Tried t) {
         return Show.number(t.kwh() / 1000, 1) + " MWh";
+    }
+
+    private static String used(Tried t) {
+        return Show.number(t.usedKwh() / 1000, 1) + " MWh, " + Show.number(100 * t.usedShare(), 0) + " %";
+    }
+
+    private static String lost(Tried t) {
+        return Show.number(t.givenUpKwh() / 1000, 1) + " MWh";
     }
 
     private static String kwh(Tried t) {

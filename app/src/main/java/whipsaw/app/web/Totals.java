@@ -31,14 +31,14 @@ public record Totals(List<Cell> cells, String codes, String status) {
 
     /** All of them. */
     static Totals of(Design design, DataStatus status) {
-        double kwh = design.whole().year().acKwh();
+        double kwh = design.whole().year().kwh();
         return of(
                 design,
                 status,
                 new Cell(
-                        "Synthetic year",
+                        design.job().site().weather() == null ? "Synthetic year" : "Year of the file",
                         Show.number(kwh / 1000, 1) + " MWh",
-                        Show.number(design.whole().year().acKwhPerKwp(), 0) + " kWh/kWp",
+                        Show.number(design.whole().year().kwhPerKwp(), 0) + " kWh/kWp",
                         "total.energy"));
     }
 

@@ -121,6 +121,9 @@ class InputsTest {
     private static final String YEAR = IntStream.range(0, 365)
             .mapToObj(d -> "'" + "1 ".repeat(23) + "2.5'")
             .collect(Collectors.joining(",", "[", "]"));
+    private static final String WEATHER = IntStream.range(0, 365)
+            .mapToObj(d -> "'" + "1 ".repeat(71) + "-2.5'")
+            .collect(Collectors.joining(",", "[", "]"));
     private static final String LEG = "{'length':'10 m','turnDeg':90,'measured':true}";
     private static final String INFO =
             "'code':'s','edition':'1','maker':'M','name':'S','source':'made up','dated':'2026-05-31','status':'invented',";
@@ -163,6 +166,9 @@ class InputsTest {
                 "own",
                 "site.climate",
                 "continental",
+                "site.weather",
+                json("{'name':'Field','latitude':41.5,'longitude':-84,'utcOffset':-5,'wind':3.5,'days':" + WEATHER
+                        + "}"),
                 "site.leastUplift",
                 "10 psf",
                 "site.floorShare",

@@ -63,6 +63,7 @@ class AccessibilityTest extends ServedTest {
                 JOB + "/compare?from=1&to=1",
                 JOB + "/parts",
                 JOB + "/options",
+                JOB + "/energy",
                 JOB + "/import",
                 "/calc",
                 "/calc/row_spacing",

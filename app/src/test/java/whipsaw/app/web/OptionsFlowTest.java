@@ -55,7 +55,7 @@ class OptionsFlowTest extends ServedTest {
             page.keyboard().press("ArrowRight");
             assertThat(page.locator("#picture .picked")).hasCount(1);
             Locator card = page.locator("#card .optioncard");
-            assertThat(card).containsText("Energy, synthetic year");
+            assertThat(card).containsText("Energy of a year");
             assertThat(card).containsText("What changes in the order list");
             // the best of the list
             page.locator("#rows button").first().click();

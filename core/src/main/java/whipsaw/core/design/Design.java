@@ -7,6 +7,8 @@ import whipsaw.core.build.Counts;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.circuit.Circuits;
+import whipsaw.core.energy.EnergyStage;
+import whipsaw.core.energy.MeterYear;
 import whipsaw.core.holddown.DownWind;
 import whipsaw.core.holddown.FaceWind;
 import whipsaw.core.holddown.HoldDown;
@@ -228,5 +230,15 @@ public record Design(WholeDesign whole, RoofDesign roof, ArrayDesign array) {
     /** Stacks set down on the roof while building. */
     public List<SetDowns.Stand> setDowns() {
         return roof.setDowns();
+    }
+
+    /** What the occupants use of the energy of the year, and what goes to the grid up to the limit of export. */
+    public MeterYear meterYear() {
+        double limitW = job().survey().number("exportLimit");
+        return MeterYear.of(
+                whole.year(),
+                job().survey().occupants(),
+                EnergyStage.utcOffsetH(job().site()),
+                Double.isNaN(limitW) ? Double.POSITIVE_INFINITY : limitW / 1000);
     }
 }

@@ -96,7 +96,7 @@ public final class Solver {
         int attachments = arrays.stream()
                 .mapToInt(a -> a.attached() == null ? 0 : a.attached().needed())
                 .sum();
-        YearOnce year = same ? known.yearOnce() : new YearOnce(() -> EnergyStage.of(lit(arrays), circuits));
+        YearOnce year = same ? known.yearOnce() : new YearOnce(() -> EnergyStage.of(lit(arrays), circuits, runs));
         WholeDesign whole = new WholeDesign(
                 own, roofs, circuits, runs, Counts.of(laid, attachments, circuits, runs), year, List.of());
         whole = whole.with(PlaceChecks.of(whole, own));

@@ -11,6 +11,7 @@ import whipsaw.core.circuit.Circuits;
 import whipsaw.core.job.Climates;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
+import whipsaw.core.run.AcRun;
 import whipsaw.core.units.Show;
 
 /**
@@ -29,24 +30,35 @@ public final class EnergyStage {
     /** One array with its layout and what shades it. */
     public record Laid(Job job, ArrayLayout layout, ModuleShade shade) {}
 
-    /** Energy of one design. */
-    public static YearEnergy of(List<Laid> arrays, Circuits circuits) {
-        return new EnergyStage().year(arrays, circuits);
+    /**
+     * Energy of one design.
+     *
+     * @param runs AC run of every inverter group, by its id
+     */
+    public static YearEnergy of(List<Laid> arrays, Circuits circuits, Map<String, AcRun> runs) {
+        return new EnergyStage().year(arrays, circuits, runs);
     }
 
-    /** The hourly year of a site. */
+    /** The hourly year of a site: of its weather file, else the synthetic one of its climate. */
     public static Weather weather(Site site) {
         Climates.Kind kind = Climates.of(site);
-        double longitude = site.longitude().si();
-        return Weather.synthetic(new Climate(
+        Climate climate = new Climate(
                 site.latitude().si(),
-                longitude,
-                Math.round(longitude / 15),
+                site.longitude().si(),
+                utcOffsetH(site),
                 kind.clearness(),
                 kind.ambientC(),
                 kind.halfRangeK(),
                 kind.windMPerS(),
-                kind.albedo()));
+                kind.albedo());
+        return site.weather() == null ? Weather.synthetic(climate) : Weather.measured(climate, site.weather());
+    }
+
+    /** Local standard time of the hourly year, ahead of UTC: of the weather file, else by the longitude. */
+    public static double utcOffsetH(Site site) {
+        return site.weather() == null
+                ? Math.round(site.longitude().si() / 15)
+                : site.weather().utcOffset();
     }
 
     /** What turns light into power: usual figures, and of the module the change of V_mp with temperature for that of power. */
@@ -64,45 +76,86 @@ public final class EnergyStage {
         double glass;
         double warm;
         double wired;
+        double inverted;
+        double ac;
+        double sent;
     }
 
-    private YearEnergy year(List<Laid> arrays, Circuits circuits) {
+    /** An array on its way to the meter. */
+    private record Made(OfArray of, double[] dc) {
+        private record OfArray(String id, double kwp, double dcKwh, double shaded, List<YearEnergy.Part> parts) {}
+
+        /** With its share of what its group delivers in every hour. */
+        YearEnergy.OfArray delivered(double[] delivered, double[] dcOfGroup) {
+            double[] own = new double[dc.length];
+            for (int h = 0; h < own.length; h++) {
+                own[h] = dcOfGroup[h] > 0 ? delivered[h] * dc[h] / dcOfGroup[h] : 0;
+            }
+            return new YearEnergy.OfArray(of.id(), of.kwp(), of.dcKwh(), Hours.of(own), of.shaded(), of.parts());
+        }
+    }
+
+    private YearEnergy year(List<Laid> arrays, Circuits circuits, Map<String, AcRun> runs) {
         Site site = arrays.get(0).job().site();
         Weather weather = weather(site);
         List<YearEnergy.OfArray> each = new ArrayList<>();
         Sums all = new Sums();
-        double[] ac = new double[Weather.HOURS];
-        double inverted = 0;
+        double[] meter = new double[Weather.HOURS];
+        double inverter = YieldSystem.figure("inverter");
+        double available = YieldSystem.figure("availability");
         for (Circuits.Group group : circuits.groups()) {
             double[] dc = new double[Weather.HOURS];
             double kwp = 0;
+            List<Made> made = new ArrayList<>();
             for (Laid a : arrays) {
                 if (a.job().placed() != null && a.job().group().id().equals(group.id())) {
-                    YearEnergy.OfArray of = array(a, circuits, weather, all, dc);
-                    each.add(of);
-                    kwp += of.kwp();
+                    Made one = array(a, circuits, weather, all);
+                    made.add(one);
+                    kwp += one.of().kwp();
+                    for (int h = 0; h < dc.length; h++) {
+                        dc[h] += one.dc()[h];
+                    }
                 }
             }
-            YieldSystem system = YieldSystem.usual(0, 1);
             // where no share of strings over inverters was found, as many as the limit of the group asks for
             double most = group.acVa() > 0 ? group.acVa() / 1000 : kwp / dcAcMost(arrays, group.id());
+            double wiring = wiringLoss(runs.get(group.id()));
+            double[] delivered = new double[Weather.HOURS];
             for (int h = 0; h < dc.length; h++) {
-                double made = system.inverter() * dc[h];
-                inverted += made;
-                ac[h] += Math.min(made, most);
+                double ac = Math.min(inverter * dc[h], most);
+                all.inverted += inverter * dc[h];
+                all.ac += ac;
+                // the loss goes by the square of the current
+                double sent = most > 0 ? ac * (1 - wiring * ac / most) : 0;
+                all.sent += sent;
+                delivered[h] = sent * available;
+                meter[h] += delivered[h];
             }
+            made.forEach(m -> each.add(m.delivered(delivered, dc)));
         }
-        double acKwh = Arrays.stream(ac).sum();
         return new YearEnergy(
-                Climates.of(site).name(),
-                !site.climate().isEmpty(),
+                site.weather() == null
+                        ? Climates.of(site).name()
+                        : site.weather().name(),
+                site.weather() != null
+                        ? YearEnergy.Source.FILE
+                        : site.climate().isEmpty() ? YearEnergy.Source.BY_LATITUDE : YearEnergy.Source.CHOSEN,
                 each,
-                acKwh,
-                months(ac),
-                steps(all, inverted, acKwh));
+                all.ac,
+                Hours.of(meter),
+                months(meter),
+                steps(all, Arrays.stream(meter).sum()));
     }
 
-    private static List<YearEnergy.Left> steps(Sums all, double inverted, double acKwh) {
+    /** Share of the power that is lost in the AC run at the rating of its inverters; 0 where none is sized. */
+    private static double wiringLoss(AcRun run) {
+        double drop = run == null || run.sizing() == null || run.sizing().chosen() == null
+                ? 0
+                : run.sizing().chosen().drop().dropPct();
+        return Double.isFinite(drop) ? drop / 100 : 0;
+    }
+
+    private static List<YearEnergy.Left> steps(Sums all, double meter) {
         YieldSystem usual = YieldSystem.usual(0, 1);
         return List.of(
                 new YearEnergy.Left("Sunlight on the modules, unshaded, at their rated efficiency", all.all),
@@ -113,8 +166,10 @@ public final class EnergyStage {
                 new YearEnergy.Left("Reflection off the glass", all.glass),
                 new YearEnergy.Left("Cell temperature", all.warm),
                 new YearEnergy.Left("Dirt, mismatch and DC wiring, " + percent(usual.dcLoss()), all.wired),
-                new YearEnergy.Left("Inverters, " + percent(1 - usual.inverter()), inverted),
-                new YearEnergy.Left("Clipping at the inverters", acKwh));
+                new YearEnergy.Left("Inverters, " + percent(1 - usual.inverter()), all.inverted),
+                new YearEnergy.Left("Clipping at the inverters", all.ac),
+                new YearEnergy.Left("AC run", all.sent),
+                new YearEnergy.Left("Outages, " + percent(1 - YieldSystem.figure("availability")), meter));
     }
 
     private static String percent(double share) {
@@ -136,7 +191,8 @@ public final class EnergyStage {
         return connected == 0 ? 1 : connected / (double) a.layout().modules().size();
     }
 
-    private YearEnergy.OfArray array(Laid a, Circuits circuits, Weather weather, Sums all, double[] dcOfGroup) {
+    private Made array(Laid a, Circuits circuits, Weather weather, Sums all) {
+        double[] dcOfArray = new double[Weather.HOURS];
         Job job = a.job();
         ArrayLayout layout = a.layout();
         YieldSystem system = system(job);
@@ -173,13 +229,13 @@ public final class EnergyStage {
             for (int h = 0; h < Weather.HOURS; h++) {
                 double dc = power * left * year.dc()[h];
                 made += dc;
-                dcOfGroup[h] += dc;
+                dcOfArray[h] += dc;
             }
             all.wired += made;
             dcKwh += made;
             parts.add(new YearEnergy.Part(words(layout, alike), alike.modules(), made / power));
         }
-        return new YearEnergy.OfArray(job.place(), kw * layout.modules().size(), dcKwh, shaded, parts);
+        return new Made(new Made.OfArray(job.place(), kw * layout.modules().size(), dcKwh, shaded, parts), dcOfArray);
     }
 
     private PlaneYear plane(Weather weather, double tilt, double azimuth, RowPlace place, YieldSystem system) {

@@ -32,7 +32,7 @@ record SkyHour(
         double aroundSun,
         double atHorizon) {
     /** The sine of 5 degrees. */
-    private static final double LEAST_UP = Math.cos(Math.toRadians(85));
+    static final double LEAST_UP = Math.cos(Math.toRadians(85));
 
     /** Beyond it the split of Erbs is even. */
     static final double CLEAREST = 0.80;

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import net.e175.klaus.solarpositioning.SPA;
 import whipsaw.core.array.SunPosition;
+import whipsaw.core.job.WeatherYear;
 
 /**
  * An hourly year at a place. Only hours with the sun up are kept: at night there is nothing to compute. Immutable, and
@@ -25,6 +26,14 @@ public final class Weather {
     private static final Map<Climate, Weather> KNOWN = new LinkedHashMap<>(16, 0.75f, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<Climate, Weather> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    /** Years of weather files likewise. */
+    private static final Map<FromFile, Weather> FILES = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<FromFile, Weather> eldest) {
             return size() > REMEMBERED;
         }
     };
@@ -45,10 +54,54 @@ public final class Weather {
 
     private final Climate climate;
     private final List<SkyHour> light;
+    /** The file it is from; null for a synthetic year. */
+    private final WeatherYear file;
 
-    private Weather(Climate climate, List<SkyHour> light) {
+    private Weather(Climate climate, List<SkyHour> light, WeatherYear file) {
         this.climate = climate;
         this.light = List.copyOf(light);
+        this.file = file;
+    }
+
+    /**
+     * The year of a weather file, at the place of the job: direct light is what is left of global light, over the sine
+     * of the sun's elevation in the middle of the hour, no more than comes from outside the atmosphere.
+     *
+     * @param place latitude, longitude and the roof's albedo; its clearness and temperatures are not looked at
+     */
+    public static Weather measured(Climate place, WeatherYear file) {
+        synchronized (FILES) {
+            return FILES.computeIfAbsent(new FromFile(place, file), Weather::read);
+        }
+    }
+
+    private record FromFile(Climate place, WeatherYear file) {}
+
+    private static Weather read(FromFile from) {
+        WeatherYear file = from.file();
+        Climate at = new Climate(
+                from.place().latitudeDeg(),
+                from.place().longitudeDeg(),
+                file.utcOffset(),
+                from.place().clearness(),
+                from.place().ambientC(),
+                from.place().halfRangeK(),
+                file.wind(),
+                from.place().albedo());
+        List<SkyHour> light = new ArrayList<>();
+        for (int k = 0; k < HOURS; k++) {
+            double[] sun = sun(at, k);
+            double global = file.global(k);
+            if (sun[2] > 0 && global > 0) {
+                double outside = SkyHour.extraterrestrial(k / 24 + 1);
+                double diffuse = Math.min(file.diffuse(k), global);
+                double beam = (global - diffuse) / Math.max(sun[2], SkyHour.LEAST_UP);
+                // what a low sun cannot bring comes from all of the sky
+                double direct = Math.min(beam, outside);
+                light.add(SkyHour.of(k, sun, outside, global, global - direct * sun[2], direct, file.ambientC(k)));
+            }
+        }
+        return new Weather(at, light, file);
     }
 
     /**
@@ -70,7 +123,7 @@ public final class Weather {
                         k, sun, SkyHour.extraterrestrial(k / 24 + 1), clearness(climate, k), ambientC(climate, k)));
             }
         }
-        return new Weather(climate, light);
+        return new Weather(climate, light, null);
     }
 
     private static double clearness(Climate climate, int hour) {
@@ -152,8 +205,10 @@ public final class Weather {
                         h.ambientC());
             }
         }
-        SkyHour night = SkyHour.of(hour, sun(climate, hour), 1, 0, 0, 0, ambientC(climate, hour));
-        return new Hour(night.azimuthDeg(), night.elevationDeg(), clearness(climate, hour), 0, 0, 0, night.ambientC());
+        double ambient = file == null ? ambientC(climate, hour) : file.ambientC(hour);
+        SkyHour night = SkyHour.of(hour, sun(climate, hour), 1, 0, 0, 0, ambient);
+        double clearness = file == null ? clearness(climate, hour) : 0;
+        return new Hour(night.azimuthDeg(), night.elevationDeg(), clearness, 0, 0, 0, night.ambientC());
     }
 
     /** Hours with the sun up, in order. */

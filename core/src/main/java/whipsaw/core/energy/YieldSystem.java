@@ -32,6 +32,11 @@ public record YieldSystem(
                 USUAL.get("reflection_ar"));
     }
 
+    /** One of the usual figures by name. */
+    public static double figure(String name) {
+        return USUAL.get(name);
+    }
+
     /** AC power of a DC power, both over the DC rating. */
     public double ac(double dc) {
         return Math.min(inverter * dc, 1 / dcAcRatio);

@@ -11,6 +11,7 @@ import whipsaw.core.design.Design;
 import whipsaw.core.design.DesignChange;
 import whipsaw.core.design.ShiftEdits;
 import whipsaw.core.design.Solver;
+import whipsaw.core.energy.SelfUse;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.Job;
@@ -183,7 +184,7 @@ public final class Explorer {
         PriceTable prices = solver.tables().prices();
         int modules = design.whole().modules();
         double kwp = design.whole().year().kwp();
-        double kwh = design.whole().year().acKwh();
+        double kwh = design.whole().year().kwh();
         boolean blocksKnown =
                 design.whole().arrays().stream().allMatch(a -> a.holdDown().established());
         int blocks = blocksKnown ? design.whole().blocks() : -1;
@@ -194,7 +195,11 @@ public final class Explorer {
                 + ballast
                 + attachments * prices.price("attachment")
                 + kwp * prices.priceOrNone("rest_kw");
-        double worth = kwh * prices.priceOrNone("kwh");
+        SelfUse use = design.meterYear().together();
+        // with no occupant known every kWh is worth the same
+        double worth = design.job().survey().occupants().isEmpty()
+                ? (kwh - use.curtailedKwh()) * prices.priceOrNone("kwh")
+                : use.usedKwh() * prices.priceOrNone("kwh") + use.exportedKwh() * prices.priceOrNone("kwh_exported");
         List<String> fails = design.checks().stream()
                 .filter(c -> c.verdict() == Verdict.FAILS)
                 .map(Check::heading)
@@ -212,6 +217,8 @@ public final class Explorer {
                 shadeFreeDeg(design),
                 kwp,
                 kwh,
+                use.usedKwh(),
+                use.curtailedKwh(),
                 blocks,
                 attachments,
                 design.roof().established() ? design.loads().heaviestPa() : Double.NaN,

@@ -10,7 +10,9 @@ import java.util.List;
  * @param coverage module length up the slope over the distance from row to row
  * @param shadeFreeDeg profile angle of the sun above which no row shades the next
  * @param kwp DC power of the modules
- * @param kwh of the synthetic year
+ * @param kwh of the hourly year, at the meter
+ * @param usedKwh of it by the occupants in the hour it is made; 0 where none is known
+ * @param givenUpKwh of it at the limit of export
  * @param blocks -1 where they are not established
  * @param attachments a first estimate; 0 where weight alone holds it
  * @param loadPa added load where it is heaviest; NaN where it is not established
@@ -29,6 +31,8 @@ public record Tried(
         double shadeFreeDeg,
         double kwp,
         double kwh,
+        double usedKwh,
+        double givenUpKwh,
         int blocks,
         int attachments,
         double loadPa,
@@ -42,7 +46,8 @@ public record Tried(
     }
 
     static Tried impossible(Option option, String reason) {
-        return new Tried(option, reason, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), List.of());
+        return new Tried(
+                option, reason, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, Double.POSITIVE_INFINITY, List.of(), List.of());
     }
 
     /** Whether it can be built at all. */
@@ -53,5 +58,10 @@ public record Tried(
     /** Energy by module; 0 without modules. */
     public double kwhPerModule() {
         return modules == 0 ? 0 : kwh / modules;
+    }
+
+    /** Share of the energy that occupants use in the hour it is made. */
+    public double usedShare() {
+        return kwh == 0 ? 0 : usedKwh / kwh;
     }
 }

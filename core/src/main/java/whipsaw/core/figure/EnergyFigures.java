@@ -3,7 +3,7 @@ package whipsaw.core.figure;
 import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.energy.YearEnergy;
-import whipsaw.core.job.Climates;
+import whipsaw.core.energy.YieldSystem;
 import whipsaw.core.units.Show;
 import whipsaw.core.working.DataSource;
 import whipsaw.core.working.DataStatus;
@@ -16,29 +16,31 @@ final class EnergyFigures {
     private EnergyFigures() {}
 
     /** The climates that ship. */
-    private record ClimateData(String name) implements DataSource {
+    private record ClimateData(String name, boolean file) implements DataSource {
         @Override
         public String words() {
-            return "climate '" + name + "' of the synthetic year, made up for comparing options";
+            return file
+                    ? "weather file " + name
+                    : "climate '" + name + "' of the synthetic year, made up for comparing options";
         }
 
         @Override
         public DataStatus status() {
-            return DataStatus.INVENTED;
+            return file ? DataStatus.UNCONFIRMED : DataStatus.INVENTED;
         }
     }
 
     static Working year(Design design) {
         YearEnergy year = design.whole().year();
         if (year.kwp() == 0) {
-            return Working.of("total.energy", "Energy of the synthetic year", "0 kWh")
+            return Working.of("total.energy", "Energy of a year", "0 kWh")
                     .note("No modules are placed yet.")
                     .build();
         }
+        boolean file = year.source() == YearEnergy.Source.FILE;
         List<YearEnergy.Left> left = year.steps();
         double open = left.get(0).kwh();
-        Working.Builder w = Working.of(
-                        "total.energy", "Energy of the synthetic year", Show.number(year.acKwh(), 0) + " kWh")
+        Working.Builder w = Working.of("total.energy", "Energy of a year", Show.number(year.kwh(), 0) + " kWh")
                 .step(
                         "E_0",
                         left.get(0).words(),
@@ -51,7 +53,7 @@ final class EnergyFigures {
                                 "unshaded sunlight on them in a year, per kW of rating",
                                 Show.number(open / year.kwp(), 2) + " kWh/kWp",
                                 Origin.TABLE,
-                                new ClimateData(Climates.of(design.job().site()).name())));
+                                new ClimateData(year.climate(), file)));
         for (int i = 1; i < left.size(); i++) {
             double lost = left.get(i - 1).kwh() - left.get(i).kwh();
             w.step(
@@ -71,15 +73,46 @@ final class EnergyFigures {
         if (design.circuits().strings() == 0) {
             w.note("No strings were found: this is as if every module were in one, at the DC/AC limit.");
         }
-        return w.note("For comparing options. The year is synthetic, made from round monthly figures of a climate"
-                        + (year.chosen() ? "" : ", here taken by latitude,")
-                        + " and forecasts nothing; no horizon, no snow, no degradation is in it.")
-                .note("Per kWp: " + Show.number(year.acKwhPerKwp(), 0)
+        range(w, year);
+        return w.note(
+                        file
+                                ? "One year of a weather file: no horizon and no snow is in it."
+                                : "For comparing options. The year is synthetic, made from round monthly figures of a climate"
+                                        + (year.source() == YearEnergy.Source.CHOSEN ? "" : ", here taken by latitude,")
+                                        + " and forecasts nothing; no horizon and no snow is in it.")
+                .note("Per kWp: " + Show.number(year.kwhPerKwp(), 0)
                         + " kWh. Losses to dirt, mismatch, DC wiring and inverters are usual figures; the change of power"
                         + " with temperature is taken as that of V_mp.")
                 .note(
                         "Rows are taken as endless, in landscape with three substrings one above the other; shading by parapets"
                                 + " and obstructions is the average of all modules, taken off evenly over the hours.")
                 .build();
+    }
+
+    /** What one year in ten falls below, and the whole life. */
+    private static void range(Working.Builder w, YearEnergy year) {
+        String weather = "energy/yield.csv, own round figures";
+        w.step(
+                        "E_P90",
+                        "yielded at least in nine years of ten",
+                        "{E} · (1 − 1.2816 · √({s_w}² + {s_m}²))",
+                        Show.number(year.p90Kwh(), 0) + " kWh",
+                        "normal distribution; " + weather,
+                        Term.computed("E", "energy of a year, P50", Show.number(year.kwh(), 0) + " kWh", null),
+                        usual("s_w", "deviation of the weather from year to year", "weather_deviation"),
+                        usual("s_m", "deviation of model and losses", "model_deviation"))
+                .step(
+                        "E_L",
+                        "all years of its life",
+                        "{E} · {n} · (1 − {d} · ({n} − 1) / 2)",
+                        Show.number(year.lifeKwh() / 1000, 0) + " MWh",
+                        weather,
+                        Term.computed("E", "energy of a year, P50", Show.number(year.kwh(), 0) + " kWh", null),
+                        usual("n", "years", "life_years"),
+                        usual("d", "less in every year, of the first", "degradation"));
+    }
+
+    private static Term usual(String symbol, String name, String figure) {
+        return Term.computed(symbol, name, Show.number(YieldSystem.figure(figure), 3), null);
     }
 }

@@ -15,6 +15,7 @@ import whipsaw.core.units.Measure;
  * The place, and what the code family of the job wants to know of it.
  *
  * @param climate the hourly year is made from; empty for the usual one at its latitude
+ * @param weather a year from a file in place of the synthetic one, or null
  * @param leastUplift net uplift no module is designed for less than; null for none
  * @param floorShare share of what the code itself gives that a net-coefficient set may not go below: of the roof's
  *     own suction in the EN family, of the coefficient of 29.4.3 in ASCE 7; NaN for none
@@ -27,6 +28,8 @@ public record Site(
         @Input(label = "Record low", dim = Dimension.TEMPERATURE, least = -60, most = 25) Measure recordLow,
         @Input(label = "Design high", dim = Dimension.TEMPERATURE, least = 10, most = 55) Measure designHigh,
         @Input(label = "Climate", from = Climates.Names.class, optional = true, absent = "by latitude") String climate,
+        @Input(label = "Weather from a file", optional = true, absent = "the synthetic year of the climate")
+                WeatherYear weather,
         @Input(
                         label = "Minimum design uplift",
                         dim = Dimension.LOAD,

@@ -63,7 +63,7 @@ class ExplorerTest {
             assertThat(read.problems()).isEmpty();
             Design taken = Jobs.SOLVER.solve(read.job());
             assertThat(tried.modules()).isEqualTo(taken.whole().modules());
-            assertThat(tried.kwh()).isEqualTo(taken.whole().year().acKwh());
+            assertThat(tried.kwh()).isEqualTo(taken.whole().year().kwh());
             assertThat(tried.blocks())
                     .isEqualTo(taken.holdDown().established() ? taken.whole().blocks() : -1);
             assertThat(tried.fails()).hasSize((int) taken.checks().stream()
@@ -100,7 +100,7 @@ class ExplorerTest {
     void whatTheJobIsNowIsAnOptionToo() {
         Tried now = explorer.present();
         assertThat(now.modules()).isEqualTo(NOW.whole().modules());
-        assertThat(now.kwh()).isEqualTo(NOW.whole().year().acKwh());
+        assertThat(now.kwh()).isEqualTo(NOW.whole().year().kwh());
         assertThat(now.cost()).isPositive();
         assertThat(now.paybackYears()).isBetween(1.0, 50.0);
     }

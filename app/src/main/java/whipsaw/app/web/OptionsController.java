@@ -23,15 +23,12 @@ import whipsaw.core.explore.Tried;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.table.PriceTable;
 import whipsaw.core.units.Dimension;
-import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
 /** The field of options of an array: worked out beside the page, drawn, looked at one by one, and taken. */
 @Controller
 public class OptionsController {
-    private static final String NOT_ESTABLISHED = "not established";
-
     private final JobService jobs;
     private final OptionSearch options;
     private final Looking looking;
@@ -168,9 +165,6 @@ public class OptionsController {
         return more;
     }
 
-    /** A figure of the design as it is and with an option taken. */
-    public record Row(String name, String now, String then) {}
-
     /** One option looked at: its figures against those of the job, what fails, its drawing. */
     @GetMapping("/jobs/{slug}/options/{id}/{number}")
     public String option(@PathVariable String slug, @PathVariable String id, @PathVariable int number, Model model) {
@@ -187,92 +181,25 @@ public class OptionsController {
         if (then != null) {
             model.addAttribute(
                     "rows",
-                    rows(search.present(), t, search.design().job().project().units()));
+                    TriedRows.of(
+                            search.present(), t, search.design().job().project().units(), prices.currency()));
             model.addAttribute("orders", orders(search.design(), then));
             model.addAttribute("drawing", SmallDrawing.of(then));
         }
         return "option :: card";
     }
 
-    private List<Row> rows(Tried now, Tried then, UnitSystem units) {
-        List<Row> rows = new ArrayList<>();
-        rows.add(new Row("Modules", String.valueOf(now.modules()), String.valueOf(then.modules())));
-        rows.add(new Row("Ground coverage ratio", coverage(now), coverage(then)));
-        rows.add(new Row("Shade-free sun angle", degrees(now), degrees(then)));
-        rows.add(new Row("DC", Show.number(now.kwp(), 1) + " kWp", Show.number(then.kwp(), 1) + " kWp"));
-        rows.add(new Row("Energy of a year", mwh(now), mwh(then)));
-        if (now.usedKwh() > 0) {
-            rows.add(new Row("used on site", used(now), used(then)));
-        }
-        if (now.givenUpKwh() + then.givenUpKwh() > 0) {
-            rows.add(new Row("lost to the export limit", lost(now), lost(then)));
-        }
-        rows.add(new Row("per module", kwh(now), kwh(then)));
-        rows.add(new Row("Blocks", blocks(now), blocks(then)));
-        if (now.attachments() + then.attachments() > 0) {
-            rows.add(new Row("Attachments, first estimate", count(now.attachments()), count(then.attachments())));
-        }
-        rows.add(new Row("Added load, heaviest", load(now, units), load(then, units)));
-        rows.add(new Row("Cost by the price list", money(now), money(then)));
-        rows.add(new Row("Simple payback", years(now), years(then)));
-        return rows;
-    }
-
     /** What of the order list differs, with what is no longer wanted and what is new. */
-    private static List<Row> orders(Design now, Design then) {
-        Map<String, Row> rows = new LinkedHashMap<>();
+    private static List<TriedRows.Row> orders(Design now, Design then) {
+        Map<String, TriedRows.Row> rows = new LinkedHashMap<>();
         for (Counts.Line line : now.counts().lines()) {
-            rows.put(line.item(), new Row(line.item(), line.quantity(), "none"));
+            rows.put(line.item(), new TriedRows.Row(line.item(), line.quantity(), "none"));
         }
         for (Counts.Line line : then.counts().lines()) {
-            Row was = rows.get(line.item());
-            rows.put(line.item(), new Row(line.item(), was == null ? "none" : was.now(), line.quantity()));
+            TriedRows.Row was = rows.get(line.item());
+            rows.put(line.item(), new TriedRows.Row(line.item(), was == null ? "none" : was.now(), line.quantity()));
         }
         return rows.values().stream().filter(r -> !r.now().equals(r.then())).toList();
-    }
-
-    private static String count(int n) {
-        return n == 0 ? "none" : String.valueOf(n);
-    }
-
-    private static String coverage(Tried t) {
-        return Show.number(100 * t.coverage(), 0) + " %";
-    }
-
-    private static String degrees(Tried t) {
-        return Show.number(t.shadeFreeDeg(), 1) + "°";
-    }
-
-    private static String mwh(Tried t) {
-        return Show.number(t.kwh() / 1000, 1) + " MWh";
-    }
-
-    private static String used(Tried t) {
-        return Show.number(t.usedKwh() / 1000, 1) + " MWh, " + Show.number(100 * t.usedShare(), 0) + " %";
-    }
-
-    private static String lost(Tried t) {
-        return Show.number(t.givenUpKwh() / 1000, 1) + " MWh";
-    }
-
-    private static String kwh(Tried t) {
-        return Show.number(t.kwhPerModule(), 0) + " kWh";
-    }
-
-    private static String blocks(Tried t) {
-        return t.blocks() < 0 ? NOT_ESTABLISHED : String.valueOf(t.blocks());
-    }
-
-    private static String load(Tried t, UnitSystem units) {
-        return Double.isNaN(t.loadPa()) ? NOT_ESTABLISHED : Show.brief(units, Dimension.LOAD, t.loadPa());
-    }
-
-    private String money(Tried t) {
-        return Double.isNaN(t.cost()) ? NOT_ESTABLISHED : Show.number(t.cost(), 0) + " " + prices.currency();
-    }
-
-    private static String years(Tried t) {
-        return Double.isFinite(t.paybackYears()) ? Show.number(t.paybackYears(), 1) + " years" : "none";
     }
 
     /** Takes an option as one revision. */

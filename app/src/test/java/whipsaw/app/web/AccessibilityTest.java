@@ -64,6 +64,7 @@ class AccessibilityTest extends ServedTest {
                 JOB + "/parts",
                 JOB + "/options",
                 JOB + "/energy",
+                JOB + "/sun?lose=4",
                 JOB + "/import",
                 "/calc",
                 "/calc/row_spacing",

@@ -25,6 +25,8 @@ public final class ModuleShade {
 
     private static final double YEAR_STEP_H = 0.5;
 
+    private static final double DAY_STEP_H = 0.25;
+
     private final Job job;
     private final ArrayLayout layout;
     private final List<Caster> casters;
@@ -254,6 +256,22 @@ public final class ModuleShade {
             }
         }
         return new Day(lost, allFront, allBack);
+    }
+
+    /**
+     * Hours each module is in shade on a day, in part or wholly.
+     *
+     * @param from first hour looked at, true solar time
+     * @param to last one
+     */
+    public double[] hoursOfDay(int day, double from, double to) {
+        double[] hours = new double[layout.modules().size()];
+        int steps = Math.max(1, (int) Math.ceil((to - from) / DAY_STEP_H - 1e-9));
+        double step = (to - from) / steps;
+        for (int i = 0; i < steps; i++) {
+            at(day, from + (i + 0.5) * step).modules().stream().forEach(m -> hours[m] += step);
+        }
+        return hours;
     }
 
     /** How many instants of the window each module is in shade at. */

@@ -51,6 +51,11 @@ public final class ModuleEdits {
             throw new IllegalArgumentException(
                     "no module is picked: pick its position, or the joints at both of its ends");
         }
+        return leaveOutModules(out);
+    }
+
+    /** Leaves these modules out. */
+    public List<Change> leaveOutModules(List<ArrayLayout.Module> out) {
         return List.of(new Change("set", path(), without(out)));
     }
 

@@ -46,7 +46,8 @@ public final class Seeds {
                 filled("demo/ashwell-school.json"),
                 filled("demo/cold-store.json"),
                 filled("demo/bus-depot.json"),
-                filled("demo/parcel-shed.json"));
+                filled("demo/parcel-shed.json"),
+                filled("demo/bakers-row.json"));
     }
 
     /** The first demo job. */

@@ -122,7 +122,7 @@ public class EnergyController {
                 year.arrays().stream()
                         .map(a -> "array " + a.id() + ", " + Show.number(a.kwp(), 1) + " kWp")
                         .toList());
-        model.addAttribute("users", users(meter));
+        model.addAttribute("users", users(meter, year));
         model.addAttribute(
                 "limit",
                 Double.isInfinite(meter.exportLimitKw())
@@ -205,7 +205,7 @@ public class EnergyController {
         return all;
     }
 
-    private static List<User> users(MeterYear meter) {
+    private static List<User> users(MeterYear meter, YearEnergy year) {
         return meter.occupants().stream()
                 .map(o -> new User(
                         o.name(),
@@ -213,8 +213,19 @@ public class EnergyController {
                         mwh(o.alone().demandKwh()),
                         mwh(o.alone().usedKwh()),
                         Show.number(100 * o.covered(), 0) + " %",
-                        o.usedOfArray().stream().map(EnergyController::mwh).toList()))
+                        ofArrays(o, year)))
                 .toList();
+    }
+
+    /** Of each array alone, by its rating too: which way an array faces decides whom it serves. */
+    private static List<String> ofArrays(MeterYear.OfOccupant o, YearEnergy year) {
+        List<String> all = new ArrayList<>();
+        for (int i = 0; i < o.usedOfArray().size(); i++) {
+            double used = o.usedOfArray().get(i);
+            double kwp = year.arrays().get(i).kwp();
+            all.add(mwh(used) + (kwp > 0 ? ", " + Show.number(used / kwp, 0) + " kWh/kWp" : ""));
+        }
+        return all;
     }
 
     /** Takes a weather file in place of the synthetic year. */

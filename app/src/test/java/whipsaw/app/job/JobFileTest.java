@@ -23,6 +23,9 @@ class JobFileTest {
     private static final JsonSchema SCHEMA = schema();
     private static final List<Map<String, Object>> DOCUMENTS = documents();
 
+    /** Place of the first demo job as it is written: after what ships, the demo jobs and the two new ones. */
+    private static final int WRITTEN = Seeds.demoJobs().size() + 2;
+
     private static JsonSchema schema() {
         return JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(Json.write(JobReader.schema()));
     }
@@ -44,7 +47,7 @@ class JobFileTest {
 
     @Test
     void whatShipsAndWhatIsWrittenFollowsTheSchema() {
-        assertThat(DOCUMENTS).hasSize(12).allSatisfy(d -> assertThat(faults(d)).isEmpty());
+        assertThat(DOCUMENTS).hasSize(14).allSatisfy(d -> assertThat(faults(d)).isEmpty());
     }
 
     @Test
@@ -58,7 +61,7 @@ class JobFileTest {
                 "schema=7",
                 "array.windowFrom=2",
                 "roof.parapets=none")) {
-            Map<String, Object> document = copy(DOCUMENTS.get(7));
+            Map<String, Object> document = copy(DOCUMENTS.get(WRITTEN));
             String[] parts = change.split("=");
             put(document, parts[0], parts[1].matches("\\d+") ? (Object) Integer.valueOf(parts[1]) : parts[1]);
             assertThat(faults(document)).as(change).isNotEmpty();
@@ -123,7 +126,7 @@ class JobFileTest {
     }
 
     private static void broken(int which, int at, int how) {
-        Map<String, Object> document = copy(DOCUMENTS.get(5 + which));
+        Map<String, Object> document = copy(DOCUMENTS.get(Seeds.demoJobs().size() + which));
         List<String> paths = new ArrayList<>();
         places(document, "$", paths);
         String path = paths.get(at % paths.size());
@@ -153,7 +156,7 @@ class JobFileTest {
 
     @Test
     void everyMemberCanBeLeftOutOrIsMissed() {
-        Map<String, Object> whole = DOCUMENTS.get(7);
+        Map<String, Object> whole = DOCUMENTS.get(WRITTEN);
         List<String> paths = new ArrayList<>();
         places(whole, "$", paths);
         int missed = 0;
@@ -171,7 +174,7 @@ class JobFileTest {
 
     @Test
     void anExactValueThatDisagreesWithItsTextIsRefused() {
-        Map<String, Object> document = copy(DOCUMENTS.get(7));
+        Map<String, Object> document = copy(DOCUMENTS.get(WRITTEN));
         put(document, "roof.height.m", 7.0);
         assertThat(JobReader.read(document, false).problems()).singleElement().satisfies(p -> {
             assertThat(p.path()).isEqualTo("$.roofs[0].height");

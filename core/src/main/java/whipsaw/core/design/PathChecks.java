@@ -96,17 +96,17 @@ final class PathChecks {
                 + (wrong.isEmpty() ? "" : ": " + String.join(", ", wrong));
         return List.of(new Check(
                 "array.paths",
-                "Fire paths",
+                rule.title(),
                 found,
                 "sections up to " + text(rule.largestM()) + ", " + text(rule.betweenM()) + " between them, perimeter "
                         + text(rule.perimeterM()) + ", " + text(rule.toHatchM()) + " to hatches",
                 Double.NaN,
-                wrong.isEmpty() ? Verdict.NEEDS_ENGINEER : Verdict.FAILS,
+                wrong.isEmpty() ? rule.authority() ? Verdict.NEEDS_ENGINEER : Verdict.PASSES : Verdict.FAILS,
                 inWay.isEmpty() ? null : new Place("modules in a path", Place.Kind.MODULES, inWay),
                 design.tables().firePaths().table().source(),
                 "array.paths",
                 wrong.isEmpty()
-                        ? "the fire authority agrees the paths: the rule is from memory"
+                        ? rule.authority() ? "the fire authority agrees the paths: the rule is from memory" : ""
                         : "put the set-back back to the rule, or leave these modules out"));
     }
 

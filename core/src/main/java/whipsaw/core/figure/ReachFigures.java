@@ -76,7 +76,7 @@ final class ReachFigures {
         }
         UnitSystem units = design.job().project().units();
         CodeTable table = design.tables().firePaths().table();
-        Working.Builder w = Working.of("array.paths", "Fire paths", "rule: " + rule.name());
+        Working.Builder w = Working.of("array.paths", rule.title(), "rule: " + rule.name());
         length(w, "a", "perimeter without modules", rule.perimeterM(), units, table);
         length(w, "b", "longest side of a section of modules", rule.largestM(), units, table);
         length(w, "c", "path between sections", rule.betweenM(), units, table);

@@ -148,7 +148,7 @@ public final class JsonSchema {
             return reference(name);
         }
 
-        /** A unit as it may be typed: in any case, and no part of another unit. */
+        /** A unit as it may be typed: in any case, squared with a raised 2 too, and no part of another unit. */
         private static String anyCase(String unit) {
             StringBuilder pattern = new StringBuilder();
             for (char c : unit.toCharArray()) {
@@ -157,6 +157,8 @@ public final class JsonSchema {
                             .append(c)
                             .append(Character.toUpperCase(c))
                             .append(']');
+                } else if (c == '2') {
+                    pattern.append("[2²]");
                 } else {
                     pattern.append("^$.|?*+(){}[]/\\".indexOf(c) < 0 ? "" : "\\")
                             .append(c);

@@ -14,12 +14,21 @@ public final class FirePathTable {
     /**
      * One rule.
      *
+     * @param title what the paths are called
+     * @param authority whether the fire authority has to agree them
      * @param perimeterM kept from the roof edge
      * @param largestM longest side a section of modules may have
      * @param betweenM width of the path between sections
      * @param toHatchM width of the path from a hatch, standpipe or smoke vent to the roof edge, and kept around it
      */
-    public record Rule(String name, double perimeterM, double largestM, double betweenM, double toHatchM) {}
+    public record Rule(
+            String name,
+            String title,
+            boolean authority,
+            double perimeterM,
+            double largestM,
+            double betweenM,
+            double toHatchM) {}
 
     /** The table it was read from. */
     public CodeTable table() {
@@ -38,6 +47,8 @@ public final class FirePathTable {
                 boolean small = !Double.isNaN(limit) && Limits.atMost(Math.min(longSideM, shortSideM), limit);
                 return new Rule(
                         name,
+                        row.get("title"),
+                        row.get("authority").equals("yes"),
                         CodeTable.number(row, small ? "perimeter_small_m" : "perimeter_m"),
                         CodeTable.number(row, "largest_m"),
                         CodeTable.number(row, "between_m"),

@@ -46,6 +46,14 @@ class AccessPathsTest {
                 .isLessThan(none.layout().modules().size());
     }
 
+    /** The house's own rule asks no authority; it takes other widths. */
+    @Test
+    void accessPathsAreOurOwnRule() {
+        Check own = with("access").check("array.paths");
+        assertThat(own.verdict()).isEqualTo(Verdict.PASSES);
+        assertThat(own.heading()).isEqualTo("Access paths");
+    }
+
     @Test
     void aNarrowerSetBackOrAnArrayInTheWayFails() {
         Check narrow = with("fire code", "array.setback", "1 m").check("array.paths");

@@ -3,6 +3,7 @@ package whipsaw.app.reading;
 import jakarta.annotation.PreDestroy;
 import java.io.DataInputStream;
 import java.io.IOException;
+import java.util.List;
 import java.util.concurrent.ConcurrentLinkedDeque;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
@@ -10,7 +11,7 @@ import org.springframework.stereotype.Component;
 import whipsaw.app.picture.PictureReader;
 import whipsaw.core.exchange.ForeignDrawing;
 
-/** Has pictures and drawings read by {@link ReadingChild}, two at a time; a child that is idle is used again. */
+/** Has pictures, drawings and tables read by {@link ReadingChild}, two at a time; a child that is idle is used again. */
 @Component
 public class FileReading {
     private static final int AT_ONCE = 2;
@@ -58,6 +59,17 @@ public class FileReading {
      */
     public ForeignDrawing drawing(byte[] file, double longitudeDeg, double latitudeDeg, double upAzimuthDeg) {
         return asked(ReadingChild.drawing(file, longitudeDeg, latitudeDeg, upAzimuthDeg), DrawingCodec::read);
+    }
+
+    /**
+     * The table of a CSV file or of the first sheet of an XLSX workbook.
+     *
+     * @param file as it was sent
+     * @return lines of cells, the headings first
+     * @throws Unreadable if it is none, or takes too much to read
+     */
+    public List<List<String>> table(byte[] file) {
+        return asked(ReadingChild.table(file), ReadingChild::tableFrom);
     }
 
     private <T> T asked(ReadingChild.Request request, Answer<T> answer) {

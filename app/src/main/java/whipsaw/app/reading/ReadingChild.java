@@ -45,7 +45,8 @@ public final class ReadingChild {
 
     private enum Kind {
         PICTURE,
-        DRAWING
+        DRAWING,
+        TABLE
     }
 
     private static volatile boolean busy;
@@ -78,6 +79,26 @@ public final class ReadingChild {
             out.writeInt(file.length);
             out.write(file);
         };
+    }
+
+    static Request table(byte[] file) {
+        return out -> {
+            out.writeByte(Kind.TABLE.ordinal());
+            out.writeInt(file.length);
+            out.write(file);
+        };
+    }
+
+    static List<List<String>> tableFrom(DataInputStream in) throws IOException {
+        List<List<String>> rows = new ArrayList<>();
+        for (int left = in.readInt(); left > 0; left--) {
+            List<String> cells = new ArrayList<>();
+            for (int c = in.readInt(); c > 0; c--) {
+                cells.add(in.readUTF());
+            }
+            rows.add(cells);
+        }
+        return rows;
     }
 
     static PictureReader.Read pictureFrom(DataInputStream in) throws IOException {
@@ -143,50 +164,76 @@ public final class ReadingChild {
     }
 
     private static void answer(DataInputStream in, DataOutputStream out) throws IOException {
-        if (in.readByte() == Kind.PICTURE.ordinal()) {
-            boolean photo = in.readBoolean();
-            int page = in.readInt();
-            byte[] file = bytes(in);
-            PictureReader.Read read;
-            try {
-                read = PictureReader.read(file, photo, page);
-            } catch (RuntimeException e) {
-                refuse(out, e, e instanceof PictureReader.NoPicture);
-                return;
+        switch (Kind.values()[in.readByte()]) {
+            case PICTURE -> answerPicture(in, out);
+            case DRAWING -> answerDrawing(in, out);
+            default -> answerTable(in, out);
+        }
+    }
+
+    private static void answerPicture(DataInputStream in, DataOutputStream out) throws IOException {
+        boolean photo = in.readBoolean();
+        int page = in.readInt();
+        byte[] file = bytes(in);
+        PictureReader.Read read;
+        try {
+            read = PictureReader.read(file, photo, page);
+        } catch (RuntimeException e) {
+            refuse(out, e, e instanceof PictureReader.NoPicture);
+            return;
+        }
+        out.writeBoolean(false);
+        out.writeUTF(read.kind());
+        out.writeInt(read.width());
+        out.writeInt(read.height());
+        out.writeInt(read.bytes().length);
+        out.write(read.bytes());
+    }
+
+    private static void answerDrawing(DataInputStream in, DataOutputStream out) throws IOException {
+        double longitude = in.readDouble();
+        double latitude = in.readDouble();
+        double up = in.readDouble();
+        byte[] file = bytes(in);
+        ForeignDrawing read;
+        try {
+            String text = DxfReader.decode(file);
+            read = text.stripLeading().startsWith("{")
+                    ? GeoJsonReader.read(Json.object(text), new Coordinate(longitude, latitude), up)
+                    : DxfReader.read(text);
+            tooMuch(read);
+            List<ForeignDrawing.Finding> findings = new ArrayList<>(read.faults());
+            findings.addAll(read.findings());
+            read = read.withFindings(findings);
+        } catch (RuntimeException e) {
+            refuse(
+                    out,
+                    e,
+                    e instanceof DxfReader.NotDxf
+                            || e instanceof GeoJsonReader.NotGeoJson
+                            || e instanceof FileReading.Unreadable
+                            || e instanceof Json.NotJson);
+            return;
+        }
+        out.writeBoolean(false);
+        DrawingCodec.write(read, out);
+    }
+
+    private static void answerTable(DataInputStream in, DataOutputStream out) throws IOException {
+        List<List<String>> rows;
+        try {
+            rows = TableReader.read(bytes(in));
+        } catch (RuntimeException e) {
+            refuse(out, e, e instanceof TableReader.NoTable);
+            return;
+        }
+        out.writeBoolean(false);
+        out.writeInt(rows.size());
+        for (List<String> row : rows) {
+            out.writeInt(row.size());
+            for (String cell : row) {
+                out.writeUTF(cell);
             }
-            out.writeBoolean(false);
-            out.writeUTF(read.kind());
-            out.writeInt(read.width());
-            out.writeInt(read.height());
-            out.writeInt(read.bytes().length);
-            out.write(read.bytes());
-        } else {
-            double longitude = in.readDouble();
-            double latitude = in.readDouble();
-            double up = in.readDouble();
-            byte[] file = bytes(in);
-            ForeignDrawing read;
-            try {
-                String text = DxfReader.decode(file);
-                read = text.stripLeading().startsWith("{")
-                        ? GeoJsonReader.read(Json.object(text), new Coordinate(longitude, latitude), up)
-                        : DxfReader.read(text);
-                tooMuch(read);
-                List<ForeignDrawing.Finding> findings = new ArrayList<>(read.faults());
-                findings.addAll(read.findings());
-                read = read.withFindings(findings);
-            } catch (RuntimeException e) {
-                refuse(
-                        out,
-                        e,
-                        e instanceof DxfReader.NotDxf
-                                || e instanceof GeoJsonReader.NotGeoJson
-                                || e instanceof FileReading.Unreadable
-                                || e instanceof Json.NotJson);
-                return;
-            }
-            out.writeBoolean(false);
-            DrawingCodec.write(read, out);
         }
     }
 

@@ -20,6 +20,7 @@ import whipsaw.app.catalogue.CatalogueService;
 import whipsaw.app.catalogue.EntryColumns;
 import whipsaw.app.print.CsvCell;
 import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.ColumnMappingStore;
 import whipsaw.app.store.Json;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.job.JobReader;
@@ -42,10 +43,12 @@ public class CatalogueController {
 
     private final CatalogueStore store;
     private final CatalogueService service;
+    private final ColumnMappingStore mappings;
 
-    public CatalogueController(CatalogueStore store, CatalogueService service) {
+    public CatalogueController(CatalogueStore store, CatalogueService service, ColumnMappingStore mappings) {
         this.store = store;
         this.service = service;
+        this.mappings = mappings;
     }
 
     /** An entry as a line of cells in the order of the columns. */
@@ -68,6 +71,7 @@ public class CatalogueController {
         model.addAttribute("kinds", KINDS);
         model.addAttribute("columns", EntryColumns.of(kind));
         model.addAttribute("lines", lines(kind));
+        model.addAttribute("mappings", mappings.of(kind).keySet());
     }
 
     private List<Line> lines(String kind) {
@@ -81,7 +85,7 @@ public class CatalogueController {
                 .toList();
     }
 
-    private static void known(String kind) {
+    static void known(String kind) {
         if (!KINDS.containsKey(kind)) {
             throw new StoreException("the catalogue has no '" + kind + "'");
         }
@@ -119,6 +123,17 @@ public class CatalogueController {
             model.addAttribute("refused", e.getMessage());
         }
         model.addAttribute("typed", form);
+        return "catalogue";
+    }
+
+    /** Looks at lines that were mapped from another table. */
+    String previewRows(String kind, List<Map<String, String>> rows, Map<String, String> form, Model model) {
+        fill(kind, model);
+        if (rows.isEmpty()) {
+            model.addAttribute("refused", "no line of the file has a name: map the column of names");
+        } else {
+            show(kind, rows, units(form), model);
+        }
         return "catalogue";
     }
 

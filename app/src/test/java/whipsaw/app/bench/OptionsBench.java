@@ -2,9 +2,12 @@ package whipsaw.app.bench;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import whipsaw.app.catalogue.Seeds;
+import whipsaw.core.array.ArrayStage;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.ShiftEdits;
 import whipsaw.core.design.Solver;
 import whipsaw.core.energy.EnergyStage;
 import whipsaw.core.energy.PlaneYear;
@@ -15,8 +18,11 @@ import whipsaw.core.energy.Weather;
 import whipsaw.core.energy.YieldSystem;
 import whipsaw.core.explore.Explorer;
 import whipsaw.core.explore.Option;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
+import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 
 /** Energy of a year and the field of options. */
@@ -36,6 +42,7 @@ final class OptionsBench {
                 "under 330",
                 REPEATS,
                 () -> Benchmarks.timed(() -> planes(weather)));
+        placing(text, hall, solver);
         for (Job job : List.of(hall, store)) {
             Design[] fresh = new Design[REPEATS + 10];
             for (int i = 0; i < fresh.length; i++) {
@@ -81,5 +88,65 @@ final class OptionsBench {
             }
         }
         return all;
+    }
+
+    /** A roof of 200 m by 200 m with 300 things on it, a little out of square to its rows. */
+    private static void placing(StringBuilder text, Job hall, Solver solver) {
+        List<Object> things = new ArrayList<>();
+        for (int i = 0; i < 300; i++) {
+            things.add(Map.of(
+                    "id",
+                    "t" + i,
+                    "name",
+                    "Unit " + i,
+                    "kind",
+                    "plant",
+                    "height",
+                    "1 m",
+                    "clear",
+                    "0.5 m",
+                    "x",
+                    4 + i % 20 * 9.7 + i % 7 * 0.31 + " m",
+                    "y",
+                    5 + i / 20 * 12.6 + i % 5 * 0.43 + " m",
+                    "width",
+                    1 + i % 3 * 0.6 + " m",
+                    "depth",
+                    1 + i % 4 * 0.4 + " m"));
+        }
+        List<Object> corners = new ArrayList<>();
+        for (int[] c : new int[][] {{0, 0}, {200, 0}, {200, 200}, {0, 200}}) {
+            corners.add(Map.of("x", c[0] + " m", "y", c[1] + " m"));
+        }
+        var changed = DocumentPatch.apply(
+                hall,
+                List.of(
+                        new Change("set", "$.roof.outline", Map.of("kind", "drawn", "corners", corners)),
+                        new Change("set", "$.roof.parapets", List.of()),
+                        new Change("set", "$.roof.obstructions", things),
+                        new Change("remove", "$.roof.structure", null),
+                        new Change("remove", "$.roof.bays", null),
+                        new Change("set", "$.array.facing", Map.of("azimuth", "176 deg")),
+                        new Change("remove", "$.array.walkway", null)));
+        var reading = JobReader.read(changed, false);
+        if (!reading.ok()) {
+            throw new IllegalStateException(reading.problems().toString());
+        }
+        Job job = reading.job();
+        RoofPlan plan = RoofPlan.of(job.roof());
+        int modules = ArrayStage.of(job, plan, solver.tables()).modules().size();
+        Benchmarks.line(
+                text,
+                "placing " + modules + " modules on 40,000 m2 around 300 obstructions",
+                "under 150",
+                REPEATS,
+                () -> Benchmarks.timed(() -> ArrayStage.of(job, plan, solver.tables())));
+        ShiftEdits best = new ShiftEdits(job, plan, solver.tables());
+        Benchmarks.line(
+                text,
+                "the shift with most modules there, " + best.words(),
+                "under 1000",
+                REPEATS,
+                () -> Benchmarks.timed(() -> new ShiftEdits(job, plan, solver.tables())));
     }
 }

@@ -60,7 +60,8 @@ public final class Shots {
             page.locator("#ways li").first().waitFor();
             save(page, folder, "bench-ways-out");
             shoot(page, server, JOB + "/compare?from=1&to=3", folder, "compare");
-            shoot(page, server, "/jobs/ashwell-row-primary-school", folder, "bench-pairs");
+            shoot(page, server, "/jobs/bakers-row-parade/energy", folder, "energy");
+            shoot(page, server, JOB + "/sun", folder, "sun");
             twoArrays(page, server, folder);
             shoot(page, server, "/catalogue/module", folder, "catalogue");
             shoot(page, server, "/calc/tilted_array", folder, "quick-calc");
@@ -126,7 +127,7 @@ public final class Shots {
         save(page, folder, "options");
     }
 
-    /** A seam roof with its build-up, a roof of many spans with its section, and a survey sheet. */
+    /** A seam roof with its build-up, and a survey sheet. */
     private static void metal(Page page, TestServer server, Path folder) {
         page.navigate(server.address("/jobs/tannerby-bus-depot"));
         page.locator("#bench[data-ready]").waitFor();
@@ -134,9 +135,6 @@ public final class Shots {
         page.locator("details[data-section=fabric] > summary").click();
         page.locator("[data-path='$.roof.buildUps[face=0].purlins']").scrollIntoViewIfNeeded();
         save(page, folder, "bench-seam-gable");
-        page.navigate(server.address("/jobs/overmere-parcel-shed"));
-        page.locator("#bench[data-ready]").waitFor();
-        save(page, folder, "bench-many-spans");
         shoot(page, server, "/jobs/tannerby-bus-depot/survey", folder, "survey-sheet");
     }
 

@@ -6,12 +6,28 @@ import java.time.MonthDay;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import whipsaw.core.job.Survey;
 
 /** Demand of an occupant in every hour of the hourly year, by local standard time. */
 final class OccupantHours {
     private static final int DAYS = 365;
     private static final MonthDay LEAP = MonthDay.of(2, 29);
+
+    private static final int REMEMBERED = 16;
+
+    /** Hours of the occupants last asked for: the clock of a tariff takes time, and every option asks again. */
+    private static final Map<Asked, double[]> KNOWN = new LinkedHashMap<>(32, 0.75f, true) {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Asked, double[]> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    private record Asked(Survey.Occupant occupant, double utcOffsetH) {}
 
     private OccupantHours() {}
 
@@ -22,6 +38,13 @@ final class OccupantHours {
      * @param utcOffsetH local standard time ahead of UTC
      */
     static double[] of(Survey.Occupant occupant, double utcOffsetH) {
+        synchronized (KNOWN) {
+            return KNOWN.computeIfAbsent(new Asked(occupant, utcOffsetH), a -> hours(a.occupant(), a.utcOffsetH()))
+                    .clone();
+        }
+    }
+
+    private static double[] hours(Survey.Occupant occupant, double utcOffsetH) {
         double[] kw = new double[Weather.HOURS];
         Survey.Year year = occupant.year();
         ZoneOffset standard = ZoneOffset.ofTotalSeconds((int) Math.round(utcOffsetH * 3600));

@@ -98,7 +98,7 @@ public class JobController {
         ChangeRequest request = request(body);
         if (request.preview()) {
             JobService.Shown shown = jobs.preview(slug, request.changes());
-            fillTotals(model, shown, Totals.dragged(shown.design(), status(shown)));
+            fillTotals(model, shown, Totals.soon(shown.design(), status(shown), "when dropped"));
             model.addAttribute(
                     "plan",
                     PlanDrawing.forPreview(shown.design(), shown.change().changed()));
@@ -109,7 +109,7 @@ public class JobController {
                 new JobService.Asked(request.base(), suggested.words(slug, body.get("changes")), request.key()),
                 request.changes());
         if (request.soon()) {
-            fillTotals(model, made, Totals.of(made.design(), status(made)));
+            fillTotals(model, made, Totals.soon(made.design(), status(made), "in a moment"));
             model.addAttribute(
                     "plan", PlanDrawing.forPreview(made.design(), made.change().changed()));
             return "job :: preview";

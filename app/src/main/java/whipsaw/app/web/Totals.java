@@ -36,15 +36,23 @@ public record Totals(List<Cell> cells, String codes, String status) {
                 design,
                 status,
                 new Cell(
-                        design.job().site().weather() == null ? "Synthetic year" : "Year of the file",
+                        yearName(design),
                         Show.number(kwh / 1000, 1) + " MWh",
                         Show.number(design.whole().year().kwhPerKwp(), 0) + " kWh/kWp",
                         "total.energy"));
     }
 
-    /** While something is dragged: energy waits until it is dropped. */
-    static Totals dragged(Design design, DataStatus status) {
-        return of(design, status, new Cell("Synthetic year", "…", "when dropped", "total.energy"));
+    /**
+     * The figures that need not be waited for: energy comes later.
+     *
+     * @param when it comes, in words
+     */
+    static Totals soon(Design design, DataStatus status, String when) {
+        return of(design, status, new Cell(yearName(design), "…", when, "total.energy"));
+    }
+
+    private static String yearName(Design design) {
+        return design.job().site().weather() == null ? "Synthetic year" : "Year of the file";
     }
 
     private static Totals of(Design design, DataStatus status, Cell energy) {

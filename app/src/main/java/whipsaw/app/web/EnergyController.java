@@ -5,6 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -105,16 +106,11 @@ public class EnergyController {
         model.addAttribute("steps", steps(year));
         model.addAttribute("months", months(year));
         model.addAttribute("seasons", seasons(year, meter));
-        double highest = 0;
-        for (int m : SEASONS) {
-            for (int h = 0; h < 24; h++) {
-                highest = Math.max(
-                        highest,
-                        Math.max(
-                                year.meter().byMonthAndHour()[m][h],
-                                meter.demand().byMonthAndHour()[m][h]));
-            }
-        }
+        double highest = seasons(year, meter).stream()
+                .flatMap(season -> Stream.concat(season.made().stream(), season.used().stream()))
+                .mapToDouble(Double::doubleValue)
+                .max()
+                .orElse(0);
         model.addAttribute("highest", Math.max(highest, 1e-9));
         model.addAttribute("meter", meter);
         model.addAttribute(

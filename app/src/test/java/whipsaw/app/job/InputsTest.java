@@ -54,6 +54,12 @@ class InputsTest {
         }
         all.add(full(all.get(0)));
         all.add(patched(all.get(1), "site.national", "own"));
+        // by itself: a year of weather is long, and every other input is tried in the full document
+        all.add(patched(
+                all.get(1),
+                "site.weather",
+                json("{'name':'Field','latitude':41.5,'longitude':-84,'utcOffset':-5,'wind':3.5,'days':" + WEATHER
+                        + "}")));
         all.add(pitched(all.get(3)));
         all.add(patched(
                 all.get(0),
@@ -166,9 +172,6 @@ class InputsTest {
                 "own",
                 "site.climate",
                 "continental",
-                "site.weather",
-                json("{'name':'Field','latitude':41.5,'longitude':-84,'utcOffset':-5,'wind':3.5,'days':" + WEATHER
-                        + "}"),
                 "site.leastUplift",
                 "10 psf",
                 "site.floorShare",

@@ -103,7 +103,13 @@ public final class SunPathDrawing {
         SolarTime noon = SolarTime.of(latitude, longitude, line.day(), 12);
         // lines close to each other are named on either side of noon
         boolean left = line.name().startsWith("Jan") || line.name().startsWith("May");
-        text(s, x(across(noon)) + (left ? -10 : 10), y(noon.elevationDeg()) - 4, left ? "end" : "start", line.name());
+        double below = line.name().startsWith("May") ? 14 : -4;
+        text(
+                s,
+                x(across(noon)) + (left ? -10 : 10),
+                y(noon.elevationDeg()) + below,
+                left ? "end" : "start",
+                line.name());
     }
 
     private void window(StringBuilder s) {

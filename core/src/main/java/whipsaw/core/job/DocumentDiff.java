@@ -7,8 +7,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 
-/** What differs between two documents, leaf by leaf; a dimension is one leaf, shown as it was typed. */
+/** What differs between two documents, leaf by leaf; a dimension is one leaf, shown as it was typed, and so is a long list of plain texts. */
 public final class DocumentDiff {
+    /** Longer lists of plain texts are told as one difference. */
+    private static final int MOST_TOLD = 60;
+
     private DocumentDiff() {}
 
     /**
@@ -48,6 +51,9 @@ public final class DocumentDiff {
             leaves.put(path, typed);
         } else if (value instanceof Map<?, ?> map) {
             map.forEach((k, v) -> collect(v, path + "." + k, leaves));
+        } else if (value instanceof List<?> list && list.size() > MOST_TOLD && list.get(0) instanceof String) {
+            // a year of days is one input to a reader
+            leaves.put(path, list.size() + " lines, mark " + Integer.toHexString(list.hashCode()));
         } else if (value instanceof List<?> list) {
             for (int i = 0; i < list.size(); i++) {
                 boolean named = list.get(i) instanceof Map<?, ?> map && map.get("id") instanceof String;

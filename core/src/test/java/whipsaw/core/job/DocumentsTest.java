@@ -3,6 +3,7 @@ package whipsaw.core.job;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -148,6 +149,20 @@ class DocumentsTest {
             assertThat(p.path()).isEqualTo(at);
             assertThat(p.message().replace(" deg", "°")).contains(words);
         });
+    }
+
+    /** A year of days is one difference, and two years are told apart. */
+    @Test
+    void aLongListOfTextsIsOneDifference() {
+        List<String> year = new ArrayList<>(Collections.nCopies(365, "1 2 3"));
+        Map<String, Object> before = Map.of("weather", Map.of("name", "Field", "days", List.copyOf(year)));
+        year.set(200, "1 2 4");
+        Map<String, Object> after = Map.of("weather", Map.of("name", "Field", "days", year));
+        assertThat(DocumentDiff.between(before, after)).singleElement().satisfies(e -> {
+            assertThat(e.path()).isEqualTo("$.weather.days");
+            assertThat(e.before()).startsWith("365 lines").isNotEqualTo(e.after());
+        });
+        assertThat(DocumentDiff.between(before, before)).isEmpty();
     }
 
     @Test

@@ -12,8 +12,6 @@ import whipsaw.core.table.CodeTables;
 
 /** Places modules: one-way rows, or pairs back to back, in landscape on a common column grid, around obstructions. */
 public final class ArrayStage {
-    private static final double WHOLE_TURN = 360;
-
     private final Job job;
     private final RowGrid grid;
 

@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
@@ -59,7 +60,12 @@ final class PathChecks {
                 ? List.of()
                 : List.of(new Check(
                         "array.paths",
-                        "Fire paths",
+                        design.roof().arrays().stream()
+                                .map(a -> a.layout().paths().rule())
+                                .filter(Objects::nonNull)
+                                .findFirst()
+                                .orElseThrow()
+                                .title(),
                         "modules in a path: " + inWay.size(),
                         "0",
                         Double.NaN,
@@ -67,7 +73,7 @@ final class PathChecks {
                         new Place("modules in a path", Place.Kind.MODULES, inWay),
                         "paths of another array of this roof",
                         "array.setback",
-                        "choose the same fire paths for this array, or leave these modules out"));
+                        "choose the same paths for this array, or leave these modules out"));
     }
 
     /** From where to where modules reach in a direction. */

@@ -48,9 +48,25 @@ final class TableReader {
         if (first >= rows.size() - 1) {
             throw new NoTable("has no line of at least " + FEWEST_HEADINGS + " headings with lines under it");
         }
-        return rows.subList(first, rows.size()).stream()
+        List<List<String>> table = new ArrayList<>();
+        table.add(apart(rows.get(first)));
+        rows.subList(first + 1, rows.size()).stream()
                 .filter(r -> r.stream().anyMatch(c -> !c.isBlank()))
-                .toList();
+                .forEach(table::add);
+        return table;
+    }
+
+    /** Headings that stand there again get a number, so that each can be chosen. */
+    private static List<String> apart(List<String> headings) {
+        List<String> apart = new ArrayList<>();
+        for (String heading : headings) {
+            String own = heading;
+            for (int n = 2; !heading.isBlank() && apart.contains(own); n++) {
+                own = heading + " #" + n;
+            }
+            apart.add(own);
+        }
+        return apart;
     }
 
     private static List<List<String>> csv(String text) {

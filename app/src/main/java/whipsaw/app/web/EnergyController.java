@@ -264,7 +264,7 @@ public class EnergyController {
                 slug,
                 base,
                 List.of(new DocumentPatch.Change("remove", WEATHER.toString(), null)),
-                "Weather file taken out");
+                "Weather file removed");
         return "redirect:/jobs/" + slug + "/energy";
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import org.locationtech.jts.geom.Coordinate;
+import whipsaw.app.job.JobService;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.GroupEdits;
 import whipsaw.core.design.ModuleEdits;
@@ -50,7 +51,6 @@ final class PlaceWork {
                         case "own-inverters" -> new GroupEdits(design).own();
                         case "remove-group" -> new GroupEdits(design).remove(WorkOutController.text(body, "id"));
                         case "leave-out" -> new ModuleEdits(design).leaveOut(texts(body.get("positions")));
-                        case "best-shift" -> bestShift(design);
                         case "put-back" -> new ModuleEdits(design).putBack();
                         case "keep-numbers" -> new NumberEdits(design)
                                 .keep(WorkOutController.text(body, "by"), LocalDate.now());
@@ -58,30 +58,35 @@ final class PlaceWork {
                         case "remove-roof" -> edits.removeRoof(WorkOutController.text(body, "id"));
                         default -> edits.addRoof(WorkOutController.text(body, "name"));
                     };
-            return changes.stream().map(PlaceWork::asMap).toList();
+            return asMaps(changes);
         } catch (IllegalArgumentException e) {
-            throw WorkOutController.refused(ARRAYS, "Arrays, roofs and inverters:", "", e.getMessage());
+            throw refused(e.getMessage());
         }
     }
 
-    private static List<Change> bestShift(Design design) {
+    /** The array shifted for most modules: the search, whose changes are to be made. */
+    static ShiftEdits bestShift(Design design) {
         if (design.job().placed() == null) {
-            throw new IllegalArgumentException("this roof has no array yet");
+            throw refused("this roof has no array yet");
         }
-        ShiftEdits edits = shift(design);
+        ShiftEdits edits =
+                new ShiftEdits(design.job(), design.plan(), design.whole().tables());
         ArrayChoice array = design.job().array();
         double further = Math.max(
                 Math.abs(edits.found().acrossM() - array.shiftAcross().si()),
                 Math.abs(edits.found().alongM() - array.shiftAlong().si()));
         if (!Limits.above(further, SAME_M)) {
-            throw new IllegalArgumentException(
-                    design.job().name() + " is shifted for most modules already: " + edits.words());
+            throw refused(design.job().name() + " is shifted for most modules already: " + edits.words());
         }
-        return edits.changes();
+        return edits;
     }
 
-    private static ShiftEdits shift(Design design) {
-        return new ShiftEdits(design.job(), design.plan(), design.whole().tables());
+    private static JobService.Refused refused(String message) {
+        return WorkOutController.refused(ARRAYS, "Arrays, roofs and inverters:", "", message);
+    }
+
+    static List<Object> asMaps(List<Change> changes) {
+        return changes.stream().map(PlaceWork::asMap).toList();
     }
 
     private static List<String> texts(Object given) {
@@ -141,8 +146,6 @@ final class PlaceWork {
                                     .size(),
                             "module")
                     + " of " + design.job().name() + " left out";
-            case "best-shift" -> design.job().name() + " shifted for most modules: "
-                    + shift(design).words();
             case "put-back" -> "Modules of " + design.job().name() + " put back";
             case "keep-numbers" -> "Crew numbers of " + design.job().name() + " kept, sheet signed by "
                     + WorkOutController.text(body, "by");

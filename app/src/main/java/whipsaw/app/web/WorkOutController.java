@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Suggested;
 import whipsaw.core.design.Design;
+import whipsaw.core.design.ShiftEdits;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Outline;
 import whipsaw.core.job.Roof;
@@ -50,6 +51,12 @@ public class WorkOutController {
     @ResponseBody
     public Map<String, Object> workOut(@PathVariable String slug, @RequestBody Map<String, Object> body) {
         Design design = jobs.open(slug).design();
+        if ("best-shift".equals(body.get("what"))) {
+            ShiftEdits edits = PlaceWork.bestShift(design);
+            List<Object> shift = PlaceWork.asMaps(edits.changes());
+            suggested.offer(slug, shift, design.job().name() + " shifted for most modules: " + edits.words());
+            return Map.of("changes", shift);
+        }
         List<Object> changes =
                 switch (String.valueOf(body.get("what"))) {
                     case "place" -> ThingWork.place(design, text(body, "id"), text(body, "text"));
@@ -67,7 +74,6 @@ public class WorkOutController {
                             "remove-array",
                             "remove-roof",
                             "add-roof",
-                            "best-shift",
                             "leave-out",
                             "put-back",
                             "keep-numbers",

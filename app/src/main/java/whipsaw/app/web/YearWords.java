@@ -2,14 +2,12 @@ package whipsaw.app.web;
 
 import whipsaw.core.design.Design;
 import whipsaw.core.energy.YearEnergy;
+import whipsaw.core.energy.YieldSystem;
 import whipsaw.core.job.WeatherYear;
 import whipsaw.core.units.Show;
 
 /** Which hourly year the energy is of, for readers. */
 final class YearWords {
-    /** Beyond it a weather file says little of a place. */
-    private static final double FAR_KM = 100;
-
     private YearWords() {}
 
     /** In one sentence, with what it is good for. */
@@ -30,6 +28,6 @@ final class YearWords {
         double km = file.kmFrom(
                 design.job().site().latitude().si(),
                 design.job().site().longitude().si());
-        return km < FAR_KM ? "" : ", of a place " + Show.number(km, 0) + " km away";
+        return km < YieldSystem.figure("weather_far_km") ? "" : ", of a place " + Show.number(km, 0) + " km away";
     }
 }

@@ -83,7 +83,7 @@ class EnergyFlowTest extends ServedTest {
                     .hasText(IntStream.range(0, 24)
                             .mapToObj(h -> java.util.regex.Pattern.compile(h > 8 && h < 15 ? "\\d" : "^$"))
                             .toArray(java.util.regex.Pattern[]::new));
-            page.locator("text=Take the weather file out").click();
+            page.locator("text=Remove the weather file").click();
             assertThat(first).hasText(synthetic);
         }
     }

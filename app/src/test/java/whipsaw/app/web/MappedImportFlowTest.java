@@ -115,6 +115,13 @@ class MappedImportFlowTest extends ServedTest {
             String other = new String(csv("SX 520").buffer, StandardCharsets.UTF_8).replace("Weight [kg]", "Kilos");
             give(page, new FilePayload("o.csv", "text/csv", other.getBytes(StandardCharsets.UTF_8)));
             assertThat(page.locator(".alertline")).containsText("no column Weight [kg]");
+            page.navigate(server.address("/catalogue/module"));
+            // a heading that is there twice can be chosen both times
+            give(
+                    page,
+                    new FilePayload(
+                            "t.csv", "text/csv", "Model;Voc [V];Voc [V]\nA;45;41\n".getBytes(StandardCharsets.UTF_8)));
+            page.locator("[name='h.voc']").selectOption("Voc [V] #2");
             // and one that is no table at all is refused
             page.navigate(server.address("/catalogue/module"));
             give(page, new FilePayload("x.xlsx", "text/csv", new byte[] {'P', 'K', 3, 4, 9, 9, 9}));

@@ -137,10 +137,15 @@ public final class EpwFile {
     }
 
     private static double number(String cell, String where) {
+        double n;
         try {
-            return Double.parseDouble(cell.strip());
+            n = Double.parseDouble(cell.strip());
         } catch (NumberFormatException e) {
-            throw new IllegalArgumentException(where + " is no number: '" + cell.strip() + "'", e);
+            n = Double.NaN;
         }
+        if (!Double.isFinite(n)) {
+            throw new IllegalArgumentException(where + " is no number: '" + cell.strip() + "'");
+        }
+        return n;
     }
 }

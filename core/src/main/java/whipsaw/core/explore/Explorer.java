@@ -199,7 +199,7 @@ public final class Explorer {
         // with no occupant known every kWh is worth the same
         double worth = design.job().survey().occupants().isEmpty()
                 ? (kwh - use.curtailedKwh()) * prices.priceOrNone("kwh")
-                : use.usedKwh() * prices.priceOrNone("kwh") + use.exportedKwh() * prices.priceOrNone("kwh_exported");
+                : use.usedKwh() * prices.priceOrNone("kwh") + use.exportedKwh() * prices.priceOr("kwh_exported", "kwh");
         List<String> fails = design.checks().stream()
                 .filter(c -> c.verdict() == Verdict.FAILS)
                 .map(Check::heading)

@@ -20,6 +20,11 @@ public final class PriceTable {
         return table.rows().stream().anyMatch(r -> r.get("item").equals(item)) ? price(item) : 0;
     }
 
+    /** The same; the price of another item where the list does not name it. */
+    public double priceOr(String item, String other) {
+        return table.rows().stream().anyMatch(r -> r.get("item").equals(item)) ? price(item) : priceOrNone(other);
+    }
+
     /** What prices are in. */
     public String currency() {
         return row("module").get("currency");

@@ -97,6 +97,7 @@ class MeterAndWeatherTest {
                 "missing | global irradiation is missing (9999)",
                 "cold | temperature is -99: -70 to 100",
                 "words | is no number: 'x'",
+                "nowhere | latitude is no number: 'NaN'",
                 "short | has 4 cells",
                 "other | does not begin with a line LOCATION"
             })
@@ -109,6 +110,7 @@ class MeterAndWeatherTest {
             case "missing" -> lines.set(last, cell(lines.get(last), 13, "9999"));
             case "cold" -> lines.set(last, cell(lines.get(last), 6, "-99"));
             case "words" -> lines.set(last, cell(lines.get(last), 6, "x"));
+            case "nowhere" -> lines.set(0, cell(lines.get(0), 6, "NaN"));
             case "short" -> lines.set(last, "2025,12,31,24");
             default -> lines.replaceAll(s -> s.replace("LOCATION", "PLACE"));
         }

@@ -51,6 +51,28 @@ class WorkOutTest extends ServedTest {
                 .contains("not on this roof");
     }
 
+    /** The shift with most modules, made and named in the history; asked for again there is none. */
+    @Test
+    void theShiftWithMostModulesIsMadeOnceAndNamed() {
+        JobService jobs = server.bean(JobService.class);
+        String slug = jobs.create(jobs.open("milepost-hall").design().job());
+        String address = "/jobs/" + slug;
+        int before = jobs.open(slug).design().layout().modules().size();
+        HttpResponse<String> asked = ask(address + "/work-out", Map.of("what", "best-shift"));
+        Object changes = Json.object(asked.body()).get("changes");
+        assertThat(ask(address + "/change", Map.of("base", 1, "changes", changes))
+                        .statusCode())
+                .isEqualTo(200);
+        int after = jobs.open(slug).design().layout().modules().size();
+        assertThat(after).isGreaterThan(before);
+        assertThat(jobs.open(slug).revision().words())
+                .isEqualTo("array A shifted for most modules: " + after
+                        + " modules, the most any shift of these rows places");
+        HttpResponse<String> again = ask(address + "/work-out", Map.of("what", "best-shift"));
+        assertThat(again.statusCode()).isEqualTo(422);
+        assertThat(again.body()).contains("is shifted for most modules already: " + after);
+    }
+
     @Test
     void pointsOffTheSheetAreRefusedBeforeTheyAreDrawn() {
         for (double x : new double[] {2001, -1e300, 1e300}) {

@@ -8,6 +8,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.TestInfo;
+import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
 
 /**
  * A test class with the application running. One server and its store serve all classes of a process that make jobs of
@@ -15,6 +17,12 @@ import org.junit.jupiter.api.TestInfo;
  */
 public abstract class ServedTest {
     private static TestServer shared;
+
+    /** Says of a test that failed which pages were asked for last, and how that was answered. */
+    @RegisterExtension
+    static final TestExecutionExceptionHandler TRAIL = (test, why) -> {
+        throw new AssertionError("after " + TestBrowser.trail() + "\n" + why.getMessage(), why);
+    };
 
     protected static TestServer server;
 

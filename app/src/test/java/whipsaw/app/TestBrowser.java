@@ -3,17 +3,22 @@ package whipsaw.app;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayDeque;
 import java.util.List;
 import java.util.Map;
+import java.util.Queue;
 
 /** One real browser for all tests of a process; every page of it has cookies and memory of its own. */
 final class TestBrowser {
     private static Playwright playwright;
     private static Browser browser;
+    private static final int LONGEST_TRAIL = 8;
+    private static final Queue<String> TRAIL = new ArrayDeque<>();
 
     private TestBrowser() {}
 
@@ -46,6 +51,33 @@ final class TestBrowser {
             playwright = null;
             browser = null;
         }
+    }
+
+    /** Notes which pages are asked for and how that is answered. */
+    static void watch(Page page) {
+        page.onRequest(r -> {
+            if (r.isNavigationRequest()) {
+                note(r.method() + " " + r.url());
+            }
+        });
+        page.onResponse(r -> {
+            if (r.request().isNavigationRequest()) {
+                note(r.status() + " " + r.url());
+            }
+        });
+        page.onRequestFailed(r -> note("failed " + r.url() + " " + r.failure()));
+    }
+
+    private static void note(String line) {
+        TRAIL.add(line);
+        if (TRAIL.size() > LONGEST_TRAIL) {
+            TRAIL.remove();
+        }
+    }
+
+    /** The last pages that were asked for, for a test that failed. */
+    static String trail() {
+        return String.join("\n", TRAIL);
     }
 
     /** Closes what tests left open. */

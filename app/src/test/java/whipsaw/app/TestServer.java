@@ -62,6 +62,7 @@ public final class TestServer implements AutoCloseable {
         page.setDefaultNavigationTimeout(180_000);
         page.setDefaultTimeout(90_000);
         page.onPageError(faults::add);
+        TestBrowser.watch(page);
         page.onConsoleMessage(m -> {
             // a refused change answers 4xx on purpose, and the browser notes that too
             if (m.type().equals("error") && !m.text().contains("status of 4")) {

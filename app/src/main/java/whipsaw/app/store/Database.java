@@ -19,7 +19,8 @@ class Database {
             "journal_mode", "WAL",
             "synchronous", "FULL",
             "foreign_keys", "true",
-            "busy_timeout", "5000",
+            // a slow disk may hold the lock for seconds: a person waits rather than is refused
+            "busy_timeout", "20000",
             "transaction_mode", "IMMEDIATE");
 
     /** The folder as it was given: nothing in its name is taken for a placeholder. */

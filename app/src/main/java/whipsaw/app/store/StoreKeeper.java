@@ -48,7 +48,11 @@ class StoreKeeper implements DisposableBean {
     /** While somebody edits, only what stands in nobody's way; the log is emptied once nobody does. */
     void look() {
         try {
-            db.fetch("PRAGMA wal_checkpoint(" + (marks.quietS() >= EVERY_S ? "TRUNCATE" : "PASSIVE") + ")");
+            // the copying needs no lock that writers want; only the emptying does, and then little is left to copy
+            db.fetch("PRAGMA wal_checkpoint(PASSIVE)");
+            if (marks.quietS() >= EVERY_S) {
+                db.fetch("PRAGMA wal_checkpoint(TRUNCATE)");
+            }
         } catch (DataAccessException e) {
             // busy, or the disk is full: the next look tries again
         }

@@ -96,6 +96,7 @@ class MappedImportFlowTest extends ServedTest {
             page.locator("[name=name]").fill("Marrowfield list");
             page.locator("text=Look at the entries").click();
             page.locator("text=Take 2 entries").click();
+            assertThat(page.locator("main")).containsText("marrowfield-sx-505");
             ModuleType taken = module("marrowfield-sx-500");
             assertThat(taken.length().si()).isEqualTo(82.5 * 0.0254);
             assertThat(taken.power().si()).isEqualTo(500);
@@ -108,6 +109,8 @@ class MappedImportFlowTest extends ServedTest {
             assertThat(page.locator("[name='f.vmpCoefficient']")).hasValue("-0.31 %/C");
             page.locator("text=Look at the entries").click();
             page.locator("text=Take 1 entry").click();
+            assertThat(page.locator("main")).containsText("marrowfield-sx-510");
+            assertThat(page.locator("text=Take 1 entry")).hasCount(0);
             assertThat(module("marrowfield-sx-510").voc().si()).isEqualTo(45.9);
 
             // a file that lacks one of its columns says so and guesses

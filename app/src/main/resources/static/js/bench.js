@@ -14,7 +14,7 @@ import * as working from "./working.js";
 import * as zones from "./zones.js";
 import { lookUpSite } from "./sitevalues.js";
 
-const plan = new Plan({ change, preview, endPreview, explain: open, tell, look: lookAt, ask, list: () => showList(slug(), !listShown()) });
+const plan = new Plan({ change, preview, endPreview, explain: open, tell, look: lookAt, ask, slug, list: () => showList(slug(), !listShown()) });
 let since = "";
 
 function bench() {

@@ -1,4 +1,5 @@
 // What is picked on the drawing: positions, or one thing that can be moved, with what can be said and done.
+import { rowWork } from "./hand.js";
 import { typedLength } from "./lengths.js";
 
 export class Picked {
@@ -100,8 +101,15 @@ export class Picked {
       this.plan.tell(single >= 0 ? this.data.words(single) : this.words());
       const buttons = single >= 0 ? [["row", () => this.row(single), "Pick its row"], ["all like it", () => this.alike(single), "Pick all like it"]] : [];
       const out = ["leave out", () => this.plan.leaveOut([...this.ids]), "Leave these modules out"];
-      bar.replaceChildren(...[...buttons, out, ["none", () => this.clear(), "Pick nothing"]].map(button));
+      const open = bar.querySelector(".rowwork");
+      const work = ["row work", () => bar.querySelector(".rowwork")?.remove() ?? bar.append(this.rowWork()), "Shift, break, line up or lock the rows of these"];
+      bar.replaceChildren(...[...buttons, out, work, ["none", () => this.clear(), "Pick nothing"]].map(button));
+      if (open) bar.append(open);
     }
+  }
+
+  rowWork() {
+    return rowWork(this.plan, () => [...this.ids].map((i) => this.data.positions[i].id));
   }
 
   /** Step of a thing's moves in metres. */

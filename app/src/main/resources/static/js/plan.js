@@ -1,6 +1,7 @@
 // The drawing: what is on it, what is picked and what its tools share. Pointer and keys go to the tools.
 import { Areas } from "./areas.js";
 import { Cut } from "./cut.js";
+import { PutIn } from "./hand.js";
 import { typedLength } from "./lengths.js";
 import { Measure } from "./measure.js";
 import { Picked } from "./picked.js";
@@ -21,6 +22,7 @@ export class Plan {
     this.cut = new Cut(this);
     this.areas = new Areas(this);
     this.moving = new Things(this);
+    this.putIn = new PutIn(this);
     this.tools = new Tools(this, [this.cut, this.areas, this.moving, new Walkways(this), new Sheet(this)]);
     document.addEventListener("click", (e) => this.button(e.target.closest("button")?.id));
   }

@@ -103,8 +103,11 @@ export function startThings(bench) {
           item("Pick the row", () => bench.plan.picked.row(position)),
           item("Pick all like it", () => bench.plan.picked.alike(position)),
           item("Leave it out", () => bench.plan.leaveOut([position])),
+          item("Lock its row", () => bench.ask({ what: "lock-rows", positions: [bench.plan.data.positions[position].id] })),
+          item("Bring its row in line", () => bench.ask({ what: "align-rows", positions: [bench.plan.data.positions[position].id] })),
         ]),
     item("Paste here", async () => acts.paste((await navigator.clipboard.readText().catch(() => null)) ?? copied?.line ?? "", at)),
+    item("Put modules in", () => bench.plan.putIn.on || bench.plan.putIn.start()),
     item("Fit the roof", () => bench.plan.view.fit()),
   ];
   document.addEventListener("contextmenu", (event) => {

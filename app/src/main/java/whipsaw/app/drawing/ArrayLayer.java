@@ -10,6 +10,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
@@ -212,7 +213,24 @@ final class ArrayLayer {
         for (AccessPaths.Strip strip : layout.paths().strips()) {
             svg.path("class=\"walkway\"", Svg.ring(List.of(strip.area().getCoordinates())));
         }
+        locks();
         svg.close("g");
+    }
+
+    /** A padlock on the first module of every row that is locked. */
+    private void locks() {
+        double size = layout.depthM() * 0.3;
+        for (Corner c : design.job().array().byHand().locked()) {
+            double x = c.x().si();
+            double y = c.y().si();
+            svg.path(
+                    "class=\"lockmark\"",
+                    "M" + Svg.u(x - size) + " " + Svg.u(-y) + "h" + Svg.u(2 * size) + "v" + Svg.u(size * 1.2) + "h"
+                            + Svg.u(-2 * size) + "zM" + Svg.u(x - size * 0.6) + " " + Svg.u(-y) + "v"
+                            + Svg.u(-size * 0.5)
+                            + "a" + Svg.u(size * 0.6) + " " + Svg.u(size * 0.6) + " 0 0 1 " + Svg.u(size * 1.2) + " 0v"
+                            + Svg.u(size * 0.5));
+        }
     }
 
     /**

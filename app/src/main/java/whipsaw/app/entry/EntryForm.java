@@ -223,6 +223,7 @@ public final class EntryForm extends EntryFields {
     private List<Group> array() {
         Path<ArrayChoice> array = JobPaths.ARRAY;
         Path<ArrayChoice.Walkway> walkway = array.to(ArrayChoice::walkway);
+        Path<ArrayChoice.Aisle> aisle = array.to(ArrayChoice::aisle);
         ArrayChoice a = job.array();
         List<Input> layout = new ArrayList<>(List.of(tilt(array, a), gap(array, a), facing(array, a)));
         if (a.facing() instanceof ArrayChoice.ToAzimuth) {
@@ -247,6 +248,12 @@ public final class EntryForm extends EntryFields {
                         of(walkway.to(ArrayChoice.Walkway::every)),
                         of(walkway.to(ArrayChoice.Walkway::first)),
                         of(walkway.to(ArrayChoice.Walkway::width))),
+                whole(
+                        "Aisle across the rows",
+                        aisle,
+                        of(aisle.to(ArrayChoice.Aisle::every)),
+                        of(aisle.to(ArrayChoice.Aisle::first)),
+                        of(aisle.to(ArrayChoice.Aisle::width))),
                 plain(
                         "No row shadow on the shortest day",
                         in(array.to(ArrayChoice::windowFrom)),

@@ -327,6 +327,7 @@ public class JobController {
         model.addAttribute("design", design);
         model.addAttribute("job", design.job());
         model.addAttribute("places", Places.of(design));
+        model.addAttribute("handWords", HandAsk.done(design.job().array().byHand()));
         model.addAttribute("change", shown.change());
         model.addAttribute("totals", totals);
     }

@@ -38,6 +38,9 @@ final class PlaceWork {
     static List<Object> changes(Design design, String what, Map<String, Object> body) {
         PlaceEdits edits = new PlaceEdits(design);
         try {
+            if (HandAsk.KNOWN.contains(what)) {
+                return asMaps(HandAsk.changes(design, what, body));
+            }
             List<Coordinate> points = points(body.get("points"));
             List<Change> changes =
                     switch (what) {
@@ -89,7 +92,7 @@ final class PlaceWork {
         return changes.stream().map(PlaceWork::asMap).toList();
     }
 
-    private static List<String> texts(Object given) {
+    static List<String> texts(Object given) {
         return given instanceof List<?> list
                 ? list.stream().map(String::valueOf).toList()
                 : List.of();
@@ -101,7 +104,7 @@ final class PlaceWork {
                 : Map.of("op", c.op(), "path", c.path(), "value", c.value());
     }
 
-    private static Coordinate point(List<Coordinate> points, int i) {
+    static Coordinate point(List<Coordinate> points, int i) {
         if (i >= points.size()) {
             throw new IllegalArgumentException("a line needs two points");
         }
@@ -109,7 +112,7 @@ final class PlaceWork {
     }
 
     /** Points of the drawing, in metres on the sheet. */
-    private static List<Coordinate> points(Object given) {
+    static List<Coordinate> points(Object given) {
         List<Coordinate> points = new ArrayList<>();
         for (Object p : given instanceof List<?> list ? list : List.of()) {
             if (!(p instanceof Map<?, ?> at)
@@ -131,6 +134,9 @@ final class PlaceWork {
 
     /** What the history says of it; null of anything else. */
     static String words(Design design, String what, Map<String, Object> body) {
+        if (HandAsk.KNOWN.contains(what)) {
+            return HandAsk.words(design, what, body);
+        }
         return switch (what) {
             case "add-array" -> "Array added";
             case "split-array" -> "Split " + design.job().name() + " along a line";

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -57,6 +58,11 @@ public class WorkOutController {
             suggested.offer(slug, shift, design.job().name() + " shifted for most modules: " + edits.words());
             return Map.of("changes", shift);
         }
+        if (HandAsk.KNOWN.contains(text(body, "what"))) {
+            List<Object> hand = PlaceWork.changes(design, text(body, "what"), body);
+            suggested.offer(slug, hand, PlaceWork.words(design, text(body, "what"), body));
+            return Map.of("changes", hand);
+        }
         List<Object> changes =
                 switch (String.valueOf(body.get("what"))) {
                     case "place" -> ThingWork.place(design, text(body, "id"), text(body, "text"));
@@ -88,6 +94,13 @@ public class WorkOutController {
             suggested.offer(slug, changes, words);
         }
         return Map.of("changes", changes);
+    }
+
+    /** Places of the rows without a module, with the reason. */
+    @GetMapping("/jobs/{slug}/free-places")
+    @ResponseBody
+    public Map<String, Object> freePlaces(@PathVariable String slug) {
+        return HandAsk.free(jobs.open(slug).design());
     }
 
     /** What the history says of changes that do not say it themselves. */

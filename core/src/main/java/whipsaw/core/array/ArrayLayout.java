@@ -21,7 +21,8 @@ import whipsaw.core.units.Measure;
  * @param modules in order of rows from the front and columns from the left
  * @param rows how many rows have modules; a row line without any keeps its number, so the last one may be higher
  * @param walkwaysAfter row numbers behind which a walkway lies
- * @param notRemoved places to be left out that no module lies at
+ * @param added modules that lie there only because they were put in by hand
+ * @param notKept hand work that no longer finds its place
  * @param paths left by a rule, beside those between rows
  * @param numbers as the crew counts
  */
@@ -39,7 +40,8 @@ public record ArrayLayout(
         List<Module> modules,
         int rows,
         List<Integer> walkwaysAfter,
-        List<Coordinate> notRemoved,
+        List<Integer> added,
+        List<NotKept> notKept,
         AccessPaths paths,
         double lowEdgeM,
         double highEdgeM,
@@ -49,8 +51,18 @@ public record ArrayLayout(
     public ArrayLayout {
         modules = List.copyOf(modules);
         walkwaysAfter = List.copyOf(walkwaysAfter);
-        notRemoved = List.copyOf(notRemoved);
+        added = List.copyOf(added);
+        notKept = List.copyOf(notKept);
     }
+
+    /**
+     * Something done by hand that the layout has no place for.
+     *
+     * @param what in words, for example {@code row shift}
+     * @param x of the place on the sheet, m
+     * @param y of it, m
+     */
+    public record NotKept(String what, double x, double y) {}
 
     /**
      * One module.

@@ -102,6 +102,13 @@ record OpenRoof(Job job, RoofPlan plan, double apartM) {
         return less(roof, keepOuts);
     }
 
+    /** Where the roof bears a module, whatever is kept clear of what stands there. */
+    Geometry solid() {
+        List<Geometry> things = new ArrayList<>();
+        job.roof().obstructions().forEach(o -> things.add(RoofPlan.footprint(o)));
+        return less(bare(0), things);
+    }
+
     private static Geometry less(Geometry from, List<Geometry> parts) {
         return parts.isEmpty() ? from : OverlayNGRobust.overlay(from, Together.of(parts), OverlayNG.DIFFERENCE);
     }

@@ -3,8 +3,10 @@ package whipsaw.core.array;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.TreeSet;
 import org.locationtech.jts.geom.Geometry;
 import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
@@ -18,9 +20,12 @@ import whipsaw.core.units.Show;
 /** The rows of an array before anything is placed: which way they face, how deep and how far apart they are, and where they may lie. */
 final class RowGrid {
     private static final double WHOLE_TURN = 360;
+    /** Places of rows that differ by less are one. */
+    private static final double SAME_M = 2e-3;
 
     private final Job job;
     private final RoofPlan plan;
+    private final OpenRoof open;
     final double facingDeg;
     final RowSpacing spacing;
     /** Null for rows that look one way. */
@@ -64,7 +69,7 @@ final class RowGrid {
         depthM = spacing.depthM();
         ridgeM = pairs == null ? 0 : pairs.input().ridgeGapM();
         columnPitchM = alongM + choice.tray().moduleGap().si();
-        OpenRoof open = new OpenRoof(job, plan, tables.arraySpacing().value("apart_m"));
+        open = new OpenRoof(job, plan, tables.arraySpacing().value("apart_m"));
         Geometry own = open.bare(setbackM);
         Geometry inFrame = frame.inFrame(own);
         bare = new FreeRegion(inFrame);
@@ -157,12 +162,14 @@ final class RowGrid {
         return gaps.get(gaps.size() - 1);
     }
 
-    /** Where rows, or pairs of rows, start. */
+    /** Where rows, or pairs of rows, start; one that is locked stays where it is, and those before it give way. */
     List<Row> bands(double shiftM) {
         List<Row> rows = new ArrayList<>();
         ArrayChoice.Walkway walkway = job.array().walkway();
         FirePathTable.Rule path = paths.rule();
+        TreeSet<Double> locked = locked();
         double t = bare.lowest() + shiftM;
+        t = locked.isEmpty() ? t : locked(locked, t);
         double section = t;
         for (int row = 1; t + bandM() <= bare.highest() + Limits.SLACK; row++) {
             boolean walked = walkway != null && walkway.behind(row);
@@ -173,11 +180,50 @@ final class RowGrid {
                     && Limits.above(t + bandM() + free + bandM() - section, path.largestM());
             free = broken ? Math.max(gapM, path.betweenM()) : free;
             rows.add(new Row(t, walked || broken));
-            t += bandM() + free;
+            double next = t + bandM() + free;
+            t = locked.isEmpty() ? next : locked(locked, next);
             if (path != null && !Limits.above(path.betweenM(), free)) {
                 section = t;
             }
         }
         return rows;
+    }
+
+    /** Starts of rows that are locked. */
+    private TreeSet<Double> locked() {
+        TreeSet<Double> starts = new TreeSet<>();
+        for (Corner place : job.array().byHand().locked()) {
+            starts.add(frame.t(place.x().si(), place.y().si()) - depthM / 2);
+        }
+        return starts;
+    }
+
+    /** Start of the next row: of a locked one where it would overlap what comes next or come too near to it. */
+    private double locked(TreeSet<Double> locked, double nextM) {
+        Double own = locked.ceiling(nextM - SAME_M);
+        return own != null && own < nextM + pitchM() - SAME_M ? own : nextM;
+    }
+
+    /** Locked rows that no row of these is. */
+    List<ArrayLayout.NotKept> notLocked(List<Row> rows) {
+        List<ArrayLayout.NotKept> lost = new ArrayList<>();
+        for (Corner place : job.array().byHand().locked()) {
+            double start = frame.t(place.x().si(), place.y().si()) - depthM / 2;
+            if (rows.stream().noneMatch(r -> Math.abs(r.t() - start) < SAME_M)) {
+                lost.add(new ArrayLayout.NotKept(
+                        "row lock", place.x().si(), place.y().si()));
+            }
+        }
+        return lost;
+    }
+
+    /** The area of the array without any set-back. */
+    FreeRegion edgeToEdge() {
+        return new FreeRegion(frame.inFrame(open.bare(0)));
+    }
+
+    /** Where the roof bears a module at all: inside its parapets and its area, and not where something stands. */
+    FreeRegion solid() {
+        return new FreeRegion(frame.inFrame(open.solid()));
     }
 }

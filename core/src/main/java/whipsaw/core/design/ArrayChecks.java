@@ -3,6 +3,9 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
 import whipsaw.core.array.PairSpacing;
@@ -66,17 +69,45 @@ final class ArrayChecks {
                     "array.setback",
                     "no row fits: reduce the set-back or the clear distances"));
         }
-        int lost = design.layout().notRemoved().size();
-        if (lost > 0) {
+        byHand();
+    }
+
+    /** Hand work that found no place, and modules put where the rules have no room. */
+    private void byHand() {
+        List<ArrayLayout.NotKept> lost = design.layout().notKept();
+        if (!lost.isEmpty()) {
+            Map<String, Long> kinds = lost.stream()
+                    .collect(Collectors.groupingBy(ArrayLayout.NotKept::what, TreeMap::new, Collectors.counting()));
+            String where = lost.stream()
+                    .limit(3)
+                    .map(n -> "x " + text(Dimension.ROOF_LENGTH, n.x()) + ", y " + text(Dimension.ROOF_LENGTH, n.y()))
+                    .collect(Collectors.joining("; "));
             checks.add(Check.stated(
                     "array.hand-edits",
-                    "Modules left out by hand",
-                    Show.count(lost, "place") + " without a module",
-                    "a module within half a module",
+                    "Hand work kept",
+                    kinds.entrySet().stream()
+                                    .map(k -> k.getValue() + " × " + k.getKey())
+                                    .collect(Collectors.joining(", "))
+                            + " without a place: " + where + (lost.size() > 3 ? " and others" : ""),
+                    "all of it kept",
                     Verdict.CLOSE,
-                    "hand edits are kept by place",
+                    "hand work is kept by place",
                     "total.modules",
-                    "the layout has moved: leave them out again where it is needed"));
+                    "the layout has moved: do it again where it is needed, or clear the hand work"));
+        }
+        List<Integer> added = design.layout().added();
+        if (!added.isEmpty()) {
+            checks.add(new Check(
+                    "array.put-in",
+                    "Modules put in by hand",
+                    Show.count(added.size(), "module") + " where the rules leave no room",
+                    "set-back, clear distances and paths kept",
+                    Double.NaN,
+                    Verdict.NEEDS_ENGINEER,
+                    new Place("modules put in by hand", Place.Kind.MODULES, added),
+                    "set-back, clear distances, fire paths and shortest row of this job",
+                    "total.modules",
+                    "have it agreed by whoever the distance is kept for, or leave them out"));
         }
     }
 

@@ -40,6 +40,20 @@ public final class ModuleEdits {
                 .toList();
     }
 
+    /** Modules any of whose positions is picked. */
+    List<ArrayLayout.Module> touched(Collection<String> positions) {
+        Set<String> picked = new HashSet<>(positions);
+        Set<Integer> touched = new HashSet<>();
+        for (HoldDown.Position p : design.holdDown().positions()) {
+            if (picked.contains(p.id())) {
+                p.shares().forEach(s -> touched.add(s.module()));
+            }
+        }
+        return design.layout().modules().stream()
+                .filter(m -> touched.contains(m.index()))
+                .toList();
+    }
+
     /**
      * Leaves modules out.
      *

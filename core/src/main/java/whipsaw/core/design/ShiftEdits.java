@@ -4,6 +4,7 @@ import java.util.List;
 import whipsaw.core.array.BestShift;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.HandWork;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.roof.RoofPlan;
@@ -31,10 +32,24 @@ public final class ShiftEdits {
      * @param plan of the roof it is on
      */
     public ShiftEdits(Job job, RoofPlan plan, CodeTables tables) {
+        if (!possible(job)) {
+            throw new IllegalArgumentException(
+                    job.name() + " has rows that were shifted, locked or cut, or an aisle across"
+                            + " its rows: the search is for arrays whose rows share one grid");
+        }
         this.job = job;
         boolean us = job.project().units() == UnitSystem.US;
         this.stepM = us ? Unit.INCH.toSi(1 / SIXTEENTHS) : Unit.MILLIMETRE.toSi(1);
         this.found = BestShift.of(job, plan, tables, stepM);
+    }
+
+    /** Whether all rows of the array share one grid, which is what the search shifts. */
+    public static boolean possible(Job job) {
+        HandWork hand = job.array().byHand();
+        return job.array().aisle() == null
+                && hand.shifted().isEmpty()
+                && hand.locked().isEmpty()
+                && hand.breaks().isEmpty();
     }
 
     /** What the search came to. */

@@ -149,10 +149,13 @@ public final class Explorer {
         return of(option, solver.solve(job.job(), now));
     }
 
-    /** What an option comes to where the array is shifted along and across its rows for most modules. */
+    /**
+     * What an option comes to where the array is shifted along and across its rows for most modules; as it lies where
+     * single rows were moved or cut.
+     */
     public Tried triedBestShift(Option option) {
         var job = with(option);
-        if (!job.ok()) {
+        if (!job.ok() || !ShiftEdits.possible(job.job())) {
             return tried(option);
         }
         RoofPlan plan = job.job().on().equals(now.job().on())

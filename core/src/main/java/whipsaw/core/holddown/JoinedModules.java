@@ -10,6 +10,8 @@ import whipsaw.core.catalogue.TraySystem;
  */
 public final class JoinedModules {
     private static final int NONE = -1;
+    /** Trays of two rows farther out of line than this are not linked. */
+    private static final double LINK_M = 0.03;
 
     private final int[] parent;
     private final int[] count;
@@ -26,7 +28,7 @@ public final class JoinedModules {
                 .mapToInt(ArrayLayout.Module::column)
                 .max()
                 .orElse(0);
-        int[][] byPlace = new int[layout.lastRow() + 2][columns + 2];
+        int[][] byPlace = new int[layout.lastRow() + 2][columns + 3];
         for (int[] row : byPlace) {
             Arrays.fill(row, NONE);
         }
@@ -37,9 +39,19 @@ public final class JoinedModules {
             join(m.index(), byPlace[m.row()][m.column() + 1]);
             boolean ridge = tray.pairs() && !layout.looksBack(m.row());
             if (ridge || (tray.linksRows() && !layout.walkwaysAfter().contains(m.row()))) {
-                join(m.index(), byPlace[m.row() + 1][m.column()]);
+                for (int c = Math.max(0, m.column() - 1); c <= m.column() + 1; c++) {
+                    int behind = byPlace[m.row() + 1][c];
+                    if (behind != NONE && inLine(m, layout.modules().get(behind))) {
+                        join(m.index(), behind);
+                    }
+                }
             }
         }
+    }
+
+    /** A row that was shifted has its trays out of line with the next one, and no link reaches across. */
+    private static boolean inLine(ArrayLayout.Module a, ArrayLayout.Module b) {
+        return Math.abs(a.s() - b.s()) <= LINK_M;
     }
 
     private int root(int i) {

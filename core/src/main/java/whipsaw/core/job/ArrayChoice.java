@@ -14,8 +14,10 @@ import whipsaw.core.units.Measure;
  * @param setback null takes the common rule
  * @param paths rule of the paths left for the fire service or for repair; empty for none
  * @param walkway null for none
+ * @param aisle null for none
  * @param windowFrom start of the shade-free window on the shortest day, true solar hour
  * @param removed places of modules left out by hand
+ * @param hand null where nothing else was done by hand
  * @param attachments null where nothing but weight holds the array
  */
 public record ArrayChoice(
@@ -49,6 +51,7 @@ public record ArrayChoice(
                         help = "perimeter, between sections and to hatches")
                 String paths,
         @Input(label = "Walkway", optional = true) Walkway walkway,
+        @Input(label = "Aisle across the rows", optional = true) Aisle aisle,
         @Input(label = "Shade-free from, solar hour", least = 5, most = 12, unit = "h") double windowFrom,
         @Input(label = "Shade-free to, solar hour", least = 12, most = 19, unit = "h") double windowTo,
         @Input(
@@ -68,9 +71,15 @@ public record ArrayChoice(
                         absent = "none")
                 Measure shiftAcross,
         @Input(label = "Modules left out", each = "Module left out", by = "", many = 20_000) List<Corner> removed,
+        @Input(label = "Hand work", optional = true) HandWork hand,
         @Input(label = "Attachments beside weight", optional = true) Attachments attachments) {
     public ArrayChoice {
         removed = List.copyOf(removed);
+    }
+
+    /** What was done by hand beside modules left out. */
+    public HandWork byHand() {
+        return hand == null ? HandWork.NONE : hand;
     }
 
     /** The same with other places left out by hand. */
@@ -94,11 +103,13 @@ public record ArrayChoice(
                 setback,
                 paths,
                 walkway,
+                aisle,
                 windowFrom,
                 windowTo,
                 shiftAlong,
                 shiftAcross,
                 out,
+                hand,
                 attachments);
     }
 
@@ -170,4 +181,17 @@ public record ArrayChoice(
             return row >= first && (row - first) % every == 0;
         }
     }
+
+    /**
+     * Aisles that cut all rows at the same columns, to walk on or for heat and movement.
+     *
+     * @param every modules between aisles
+     * @param first modules before the first aisle
+     * @param width clear between the modules beside it
+     */
+    public record Aisle(
+            @Input(label = "Modules between aisles", least = 1, most = 1000) int every,
+            @Input(label = "Modules before the first aisle", least = 1, most = 1000) int first,
+            @Input(label = "Width of the aisle", dim = Dimension.ROOF_LENGTH, least = 0.006, most = 10)
+                    Measure width) {}
 }

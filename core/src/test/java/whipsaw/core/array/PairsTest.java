@@ -129,7 +129,7 @@ class PairsTest {
                 .plan(m.s() + bare.layout().alongM() / 2, m.t() + bare.layout().depthM() / 2);
         Design d = pairedDesign("array.removed", List.of(Map.of("x", at.x + " m", "y", at.y + " m")));
         assertThat(d.layout().modules()).hasSize(bare.layout().modules().size() - 2);
-        assertThat(d.layout().notRemoved()).isEmpty();
+        assertThat(d.layout().notKept()).isEmpty();
     }
 
     @Test

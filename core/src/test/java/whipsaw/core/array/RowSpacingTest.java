@@ -118,7 +118,7 @@ class RowSpacingTest {
         Object nowhere = java.util.Map.of("x", "0.2 m", "y", "0.2 m");
         Design d = Jobs.design("array.removed", List.of(place, nowhere));
         assertThat(d.layout().modules()).hasSize(bare.layout().modules().size() - 1);
-        assertThat(d.layout().notRemoved()).hasSize(1);
+        assertThat(d.layout().notKept()).hasSize(1);
         assertThat(d.checks()).anyMatch(c -> c.id().equals("array.hand-edits"));
     }
 }

@@ -222,6 +222,11 @@ class InputsTest {
                 json("{'by':'A. Reed','on':'2026-11-20','x':'1 m','y':'2 m','rows':'1: 1-12, 15; 3: 2'}"),
                 "array.attachments",
                 json("{'tension':'2 kN','shear':'1 kN','mostBlocks':4,'bays':'B2','kind':'bolted'}"),
+                "array.aisle",
+                json("{'every':12,'first':6,'width':'1 m'}"),
+                "array.hand",
+                json("{'added':[{'x':'9 m','y':'3 m'}],'shifted':[{'x':'5 m','y':'5 m','by':'-10 in'}],"
+                        + "'locked':[{'x':'5 m','y':'9 m'}],'breaks':[{'x':'20 m','y':'9 m','gap':'1 m'}]}"),
                 "array.removed",
                 json("[{'x':'3 m','y':'3 m'}]"),
                 "electrical.place",

@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -325,25 +326,22 @@ public final class HandEdits {
 
     /** What was left out and put in by hand done on the other side of the middle of the array too. */
     public List<Change> mirror() {
-        double left = layout.modules().stream()
+        // the middle is that of the array the rules place
+        DoubleSummaryStatistics along = layout.modules().stream()
+                .filter(m -> !layout.added().contains(m.index()))
                 .mapToDouble(ArrayLayout.Module::s)
-                .min()
-                .orElse(0);
-        double right = layout.modules().stream()
-                        .mapToDouble(ArrayLayout.Module::s)
-                        .max()
-                        .orElse(0)
-                + layout.alongM();
+                .summaryStatistics();
+        double sum = along.getMin() + along.getMax() + layout.alongM();
         int before = removed.size() + hand.get("added").size();
         for (Corner c : design.job().array().removed()) {
-            Coordinate m = mirrored(c, left + right);
+            Coordinate m = mirrored(c, sum);
             if (layout.modules().stream().anyMatch(x -> middle(x.s(), x.t()).distance(m) < layout.alongM() / 2)) {
                 removed.add(written(m));
             }
         }
         List<FreePlaces.Place> free = free();
         for (Corner c : design.job().array().byHand().added()) {
-            Coordinate m = mirrored(c, left + right);
+            Coordinate m = mirrored(c, sum);
             if (free.stream().anyMatch(p -> p.bears() && covers(p, m))) {
                 hand.get("added").add(written(m));
             }

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
@@ -14,6 +15,7 @@ import whipsaw.core.array.ArrayAreas;
 import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Corner;
 import whipsaw.core.job.DocumentPatch.Change;
+import whipsaw.core.job.HandWork;
 import whipsaw.core.job.InverterGroup;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.JobArray;
@@ -56,7 +58,7 @@ public final class PlaceEdits {
         if (area.size() < 3) {
             throw new IllegalArgumentException("an area needs 3 corners or more");
         }
-        return List.of(append(fresh(job.on().id(), corners(area), job.array(), List.of())));
+        return List.of(append(fresh(job.on().id(), corners(area), job.array())));
     }
 
     /** The first array on a roof that has none: it takes all of it. */
@@ -65,7 +67,7 @@ public final class PlaceEdits {
             throw new IllegalArgumentException("array " + job.placed().name()
                     + " takes what the areas leave of this roof: draw an area for another one");
         }
-        return List.of(append(fresh(job.on().id(), List.of(), job.array(), List.of())));
+        return List.of(append(fresh(job.on().id(), List.of(), job.array())));
     }
 
     /** A copy of the array that is looked at, its area moved: by its own width to the right where nothing is said. */
@@ -79,7 +81,7 @@ public final class PlaceEdits {
         double dx = area.getEnvelopeInternal().getWidth() + BESIDE_M;
         List<Coordinate> ring = ring(area);
         ring.forEach(c -> c.x += dx);
-        return List.of(append(fresh(own.on(), corners(ring), job.array(), List.of())));
+        return List.of(append(fresh(own.on(), corners(ring), job.array())));
     }
 
     /** Cuts the array that is looked at along a line; the smaller part becomes a new array with the same settings. */
@@ -104,10 +106,8 @@ public final class PlaceEdits {
         Polygon large = small == first ? second : first;
         List<Corner> goes = new ArrayList<>();
         List<Corner> stays = new ArrayList<>();
-        for (Corner c : job.array().removed()) {
-            boolean in = small.covers(FACTORY.createPoint(new Coordinate(c.x().si(), c.y().si())));
-            (in ? goes : stays).add(c);
-        }
+        Predicate<Corner> in = c -> small.covers(FACTORY.createPoint(new Coordinate(c.x().si(), c.y().si())));
+        job.array().removed().forEach(c -> (in.test(c) ? goes : stays).add(c));
         List<Change> changes = new ArrayList<>();
         if (!own.area().isEmpty()) {
             changes.add(set(own.id(), "area", written(corners(ring(large)))));
@@ -115,7 +115,11 @@ public final class PlaceEdits {
         if (!goes.isEmpty()) {
             changes.add(set(own.id(), "removed", written(stays)));
         }
-        changes.add(append(fresh(own.on(), corners(ring(small)), job.array(), goes)));
+        HandWork hand = job.array().byHand();
+        if (hand.at(in) != null) {
+            changes.add(hand(own.id(), hand.at(in.negate())));
+        }
+        changes.add(append(fresh(own.on(), corners(ring(small)), job.array(), goes, hand.at(in))));
         return changes;
     }
 
@@ -130,6 +134,10 @@ public final class PlaceEdits {
         changes.add(set(own.id(), "area", written(moved(own.area(), dx, dy))));
         if (!job.array().removed().isEmpty()) {
             changes.add(set(own.id(), "removed", written(moved(job.array().removed(), dx, dy))));
+        }
+        if (job.array().hand() != null) {
+            changes.add(hand(own.id(), job.array().hand().moved(c -> moved(List.of(c), dx, dy)
+                    .get(0))));
         }
         return changes;
     }
@@ -200,7 +208,7 @@ public final class PlaceEdits {
                 : a.facing();
         return List.of(
                 Change.append(JobPaths.DOCUMENT.to(JobDocument::roofs), roof),
-                append(fresh(id, List.of(), a.facing(facing), List.of())));
+                append(fresh(id, List.of(), a.facing(facing))));
     }
 
     private static IllegalArgumentException gone(String what, String id) {
@@ -214,13 +222,23 @@ public final class PlaceEdits {
         return job.placed();
     }
 
-    private JobArray fresh(String roof, List<Corner> area, ArrayChoice like, List<Corner> removed) {
+    private JobArray fresh(String roof, List<Corner> area, ArrayChoice like) {
+        return fresh(roof, area, like, List.of(), null);
+    }
+
+    private JobArray fresh(String roof, List<Corner> area, ArrayChoice like, List<Corner> removed, HandWork hand) {
         String id = freshArrayId();
-        return new JobArray(id, id, roof, job.group().id(), area, null, null, like.without(removed));
+        return new JobArray(id, id, roof, job.group().id(), area, null, null, like.byHand(removed, hand));
     }
 
     private static Change append(JobArray array) {
         return Change.append(JobPaths.DOCUMENT.to(JobDocument::arrays), JobWriter.part(array));
+    }
+
+    private static Change hand(String array, HandWork hand) {
+        return hand == null
+                ? new Change("remove", "$.arrays[id=" + array + "].hand", null)
+                : set(array, "hand", JobWriter.part(hand));
     }
 
     private static Change set(String array, String key, Object value) {

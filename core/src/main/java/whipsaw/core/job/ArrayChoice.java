@@ -82,17 +82,17 @@ public record ArrayChoice(
         return hand == null ? HandWork.NONE : hand;
     }
 
-    /** The same with other places left out by hand. */
-    public ArrayChoice without(List<Corner> places) {
-        return with(facing, places);
+    /** The same with other work done by hand. */
+    public ArrayChoice byHand(List<Corner> places, HandWork work) {
+        return with(facing, places, work);
     }
 
     /** The same facing another way. */
     public ArrayChoice facing(Facing other) {
-        return with(other, removed);
+        return with(other, removed, hand);
     }
 
-    private ArrayChoice with(Facing faces, List<Corner> out) {
+    private ArrayChoice with(Facing faces, List<Corner> out, HandWork work) {
         return new ArrayChoice(
                 tray,
                 module,
@@ -109,7 +109,7 @@ public record ArrayChoice(
                 shiftAlong,
                 shiftAcross,
                 out,
-                hand,
+                work,
                 attachments);
     }
 

@@ -1,6 +1,8 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import whipsaw.core.schema.Input;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Measure;
@@ -27,6 +29,39 @@ public record HandWork(
         shifted = List.copyOf(shifted);
         locked = List.copyOf(locked);
         breaks = List.copyOf(breaks);
+    }
+
+    /** The part of it at some of its places; null for none. */
+    public HandWork at(Predicate<Corner> place) {
+        HandWork part = new HandWork(
+                added.stream().filter(place).toList(),
+                shifted.stream()
+                        .filter(r -> place.test(new Corner(r.x(), r.y())))
+                        .toList(),
+                locked.stream().filter(place).toList(),
+                breaks.stream()
+                        .filter(b -> place.test(new Corner(b.x(), b.y())))
+                        .toList());
+        return part.equals(NONE) ? null : part;
+    }
+
+    /** The same at other places. */
+    public HandWork moved(UnaryOperator<Corner> to) {
+        return new HandWork(
+                added.stream().map(to).toList(),
+                shifted.stream()
+                        .map(r -> {
+                            Corner c = to.apply(new Corner(r.x(), r.y()));
+                            return new RowShift(c.x(), c.y(), r.by());
+                        })
+                        .toList(),
+                locked.stream().map(to).toList(),
+                breaks.stream()
+                        .map(b -> {
+                            Corner c = to.apply(new Corner(b.x(), b.y()));
+                            return new RowBreak(c.x(), c.y(), b.gap());
+                        })
+                        .toList());
     }
 
     /**

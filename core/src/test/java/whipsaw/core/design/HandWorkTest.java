@@ -86,6 +86,24 @@ class HandWorkTest {
         assertThat(starts(away).get(1).get(0)).isNotCloseTo(starts(d).get(1).get(0), within(0.01));
         assertThatThrownBy(() -> new ShiftEdits(away.job(), away.plan(), Jobs.SOLVER.tables()))
                 .hasMessageContaining("locked");
+        // an area that is moved takes its hand work along
+        Design area = made(
+                locked,
+                List.of(new Change(
+                        "set",
+                        "$.arrays[id=A].area",
+                        List.of(
+                                Map.of("x", "1 m", "y", "1 m"),
+                                Map.of("x", "40 m", "y", "1 m"),
+                                Map.of("x", "40 m", "y", "30 m"),
+                                Map.of("x", "1 m", "y", "30 m")))));
+        Design there = made(area, new PlaceEdits(area).move(2, 1.5));
+        assertThat(there.job().array().byHand().locked().get(0).x().si())
+                .isCloseTo(area.job().array().byHand().locked().get(0).x().si() + 2, within(1e-3));
+        Design split = made(area, new PlaceEdits(area).split(new Coordinate(20, 0), new Coordinate(20, 40)));
+        assertThat(split.job().document().arrays().stream()
+                        .mapToInt(a -> a.choice().byHand().locked().size()))
+                .containsExactlyInAnyOrder(0, 1);
         // let go, it goes with the others again
         Design free = made(locked, new HandEdits(locked).unlock(position(locked, 3, 0)));
         assertThat(starts(free)).isEqualTo(starts(d));

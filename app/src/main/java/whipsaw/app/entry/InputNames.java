@@ -53,7 +53,13 @@ public final class InputNames {
             }
         }
         Located at = at(path);
-        return at == null || at.name().isEmpty() ? plain(path) : at.name();
+        if (at != null && !at.name().isEmpty()) {
+            return at.name();
+        }
+        // a value within one that is written as a whole, as friction by covering, has the name of the whole
+        int dot = path.lastIndexOf('.');
+        Located whole = dot > 1 ? at(path.substring(0, dot)) : null;
+        return whole == null || whole.name().isEmpty() ? plain(path) : whole.name() + ", " + path.substring(dot + 1);
     }
 
     private Located at(String path) {

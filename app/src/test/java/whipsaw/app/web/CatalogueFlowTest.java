@@ -148,7 +148,7 @@ class CatalogueFlowTest extends ServedTest {
                 .containsText("the same as in the catalogue");
         assertThat(server.get("/jobs/ashwell-row-primary-school/job.json").body())
                 .contains("\"320 V\"");
-        part.locator("button").click();
+        part.locator("text=Take this update").click();
         assertThat(page.locator(".part", new Page.LocatorOptions().setHasText("BX 20")))
                 .containsText("Edition 2, the same");
         assertThat(server.get("/jobs/ashwell-row-primary-school/job.json").body())
@@ -156,6 +156,25 @@ class CatalogueFlowTest extends ServedTest {
                 .doesNotContain("\"320 V\"");
         page.navigate(server.address("/jobs/ashwell-row-primary-school/revisions"));
         assertThat(page.locator("tbody tr").first()).containsText("Took edition 2 of Bexhollow BX 20");
+
+        // another module is looked at before it is taken: what breaks, and what is delivered instead
+        page.navigate(server.address("/jobs/ashwell-row-primary-school/parts"));
+        Locator module = page.locator("form:has([name=kind][value=module])");
+        module.locator("select").selectOption("larkmoor-545");
+        module.locator("text=See what changes").click();
+        assertThat(page.locator("main")).containsText("Modules, LM 545 half-cut");
+        assertThat(page.locator("main tr", new Page.LocatorOptions().setHasText("Module fits the tray system")))
+                .containsText("passes");
+        page.locator("text=Swap it: one revision").click();
+        assertThat(page.locator("#bench")).hasAttribute("data-revision", "3");
+        assertThat(server.get("/jobs/ashwell-row-primary-school/job.json").body())
+                .contains("larkmoor-545");
+        // a system that does not take the module says so among its checks, and comes at its own nearest tilt
+        page.navigate(
+                server.address("/jobs/ashwell-row-primary-school/parts/swap?kind=tray-system&code=brackendown-tub"));
+        assertThat(page.locator("main")).containsText("Set with it: tilt 12 deg");
+        assertThat(page.locator("main tr", new Page.LocatorOptions().setHasText("Module fits the tray system")))
+                .containsText("fails");
         page.close();
     }
 }

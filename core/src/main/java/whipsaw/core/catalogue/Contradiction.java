@@ -30,6 +30,9 @@ public record Contradiction(String key, String value, String message) {
             module(m, all);
         } else if (entry instanceof InverterType i) {
             below(all, "trackerLowest", i.trackerLowest(), i.highestInput(), "highest input");
+        } else if (entry instanceof TraySystem t) {
+            range(all, "longSideTo", t.longSideFrom(), t.longSideTo());
+            range(all, "shortSideTo", t.shortSideFrom(), t.shortSideTo());
         }
         return all;
     }
@@ -71,6 +74,12 @@ public record Contradiction(String key, String value, String message) {
                     key,
                     to.typed(),
                     "is beyond the middle of a side of " + side.typed() + ": places count from the nearer corner"));
+        }
+    }
+
+    private static void range(List<Contradiction> all, String key, Measure from, Measure to) {
+        if (to != null && from.si() > to.si()) {
+            all.add(new Contradiction(key, to.typed(), "is below where it begins, " + from.typed()));
         }
     }
 

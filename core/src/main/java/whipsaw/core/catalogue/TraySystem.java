@@ -27,6 +27,15 @@ import whipsaw.core.units.Measure;
  * @param friction between its feet and a covering, by covering
  * @param footLength of one of the four feet under a module; null when not known
  * @param footWidth of it; null when not known
+ * @param breakGap clear gap where a row is broken for heat; null when nothing is stated, as the others below
+ * @param deepest linked rows from front to rear without a break
+ * @param longSideFrom least longer side of a module it takes
+ * @param longSideTo greatest
+ * @param shortSideFrom least shorter side of a module it takes
+ * @param shortSideTo greatest
+ * @param steepest slope of roof it may stand on
+ * @param undulation unevenness of roof it may stand on
+ * @param rowEnds what its rows need at their ends; empty when nothing is stated
  */
 public record TraySystem(
         @Inline CatalogueInfo info,
@@ -112,7 +121,85 @@ public record TraySystem(
                         optional = true,
                         with = "footLength",
                         example = "4 in")
-                Measure footWidth) {
+                Measure footWidth,
+        @Input(
+                        label = "Gap of a break in a row",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.006,
+                        most = 2,
+                        optional = true,
+                        absent = "not stated",
+                        example = "100 mm")
+                Measure breakGap,
+        @Input(
+                        label = "Deepest array without a break",
+                        dim = Dimension.ROOF_LENGTH,
+                        least = 2,
+                        most = 500,
+                        optional = true,
+                        absent = "not stated",
+                        example = "100 ft")
+                Measure deepest,
+        @Input(
+                        label = "Longer side of the module, from",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.3,
+                        most = 3,
+                        optional = true,
+                        with = "longSideTo",
+                        absent = "not stated",
+                        example = "1650 mm")
+                Measure longSideFrom,
+        @Input(
+                        label = "Longer side of the module, to",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.3,
+                        most = 3,
+                        optional = true,
+                        with = "longSideFrom",
+                        absent = "not stated",
+                        example = "2300 mm")
+                Measure longSideTo,
+        @Input(
+                        label = "Shorter side of the module, from",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.3,
+                        most = 3,
+                        optional = true,
+                        with = "shortSideTo",
+                        absent = "not stated",
+                        example = "990 mm")
+                Measure shortSideFrom,
+        @Input(
+                        label = "Shorter side of the module, to",
+                        dim = Dimension.PART_LENGTH,
+                        least = 0.3,
+                        most = 3,
+                        optional = true,
+                        with = "shortSideFrom",
+                        absent = "not stated",
+                        example = "1150 mm")
+                Measure shortSideTo,
+        @Input(
+                        label = "Steepest roof",
+                        dim = Dimension.ANGLE,
+                        least = 0.5,
+                        most = 20,
+                        optional = true,
+                        absent = "not stated",
+                        example = "5 deg")
+                Measure steepest,
+        @Input(
+                        label = "Unevenness of the roof",
+                        dim = Dimension.ANGLE,
+                        least = 0.2,
+                        most = 10,
+                        optional = true,
+                        absent = "not stated",
+                        example = "3 deg")
+                Measure undulation,
+        @Input(label = "Needed at row ends", longest = 160, orElse = "", example = "end plate, left and right")
+                String rowEnds) {
     /** Coverings trays can stand on. */
     public static final List<String> COVERINGS = List.of("TPO", "PVC", "EPDM", "bitumen", "mastic asphalt");
 

@@ -18,8 +18,6 @@ import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.KeptNumbers;
 import whipsaw.core.units.Dimension;
-import whipsaw.core.units.Limits;
-import whipsaw.core.units.Measure;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
@@ -45,7 +43,7 @@ final class ArrayChecks {
         all.numbers();
         all.rowShade();
         all.thingShade();
-        all.rowLength();
+        all.checks.addAll(SystemChecks.of(design));
         all.reach();
         all.checks.addAll(PathChecks.of(design));
         all.windScope();
@@ -174,35 +172,6 @@ final class ArrayChecks {
                         source,
                         "array.gap",
                         "rows shade each other in the window: widen the gap, lower the tilt or shorten the window (a question of yield, not of safety)"));
-    }
-
-    /** Rows against the length the tray system may have without a break, where its maker states one. */
-    private void rowLength() {
-        Measure most = job.array().tray().longestRow();
-        if (most == null || design.layout().modules().isEmpty()) {
-            return;
-        }
-        List<ArrayLayout.Run> runs = design.layout().runs();
-        ArrayLayout.Run longest = runs.get(0);
-        List<Integer> over = new ArrayList<>();
-        for (ArrayLayout.Run run : runs) {
-            longest = run.lengthM() > longest.lengthM() ? run : longest;
-            if (Limits.above(run.lengthM(), most.si())) {
-                for (int i = run.firstIndex(); i <= run.lastIndex(); i++) {
-                    over.add(i);
-                }
-            }
-        }
-        checks.add(Check.compare(
-                "array.row-length",
-                "Longest row without a break",
-                text(Dimension.ROOF_LENGTH, longest.lengthM()),
-                text(Dimension.ROOF_LENGTH, most.si()),
-                longest.lengthM() / most.si(),
-                over.isEmpty() ? null : new Place("rows longer than that", Place.Kind.MODULES, over),
-                "maker of the tray system " + job.array().tray().info().name(),
-                "total.modules",
-                "leave a column of modules out, or split the array"));
     }
 
     /** Whether a broken module is got at without taking half the array up: a wish of those who repair, no rule of safety. */

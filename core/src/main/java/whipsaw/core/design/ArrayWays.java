@@ -106,8 +106,37 @@ final class ArrayWays {
         }
     }
 
+    /** An aisle across the rows after as many modules as the tray system allows. */
+    void breaks() {
+        TraySystem tray = design.job().array().tray();
+        boolean row = check.id().equals("array.row-length");
+        if (!row && !check.id().equals("system.break-gap")) {
+            return;
+        }
+        double pitch = design.layout().columnPitchM();
+        ArrayChoice.Aisle now = design.job().array().aisle();
+        int most = (int) Math.floor((tray.longestRow().si() + tray.moduleGap().si()) / pitch + Limits.SLACK);
+        int every = row || now == null ? most : now.every();
+        if (every < 1) {
+            return;
+        }
+        String width = tray.breakGap() != null
+                ? tray.breakGap().typed()
+                : Show.exact(
+                        design.job().project().units(),
+                        Dimension.ROOF_LENGTH,
+                        tries.tables().arrayAccess().value("aisle_m"));
+        tries.offer(
+                "aisle across",
+                "Aisle across the rows after every " + every + " modules, " + width + " wide",
+                Tries.set(
+                        JobPaths.ARRAY.to(ArrayChoice::aisle),
+                        Map.of("every", every, "first", row || now == null ? every : now.first(), "width", width)));
+    }
+
     /** Walkways every so many rows: the fewest that clear it. */
     void aisles() {
+        breaks();
         if (!check.id().equals("array.reach")) {
             return;
         }

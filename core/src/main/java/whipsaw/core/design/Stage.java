@@ -20,7 +20,7 @@ public enum Stage {
             "survey.terrain-",
             "survey.bay-",
             "survey.purlins-"),
-    ARRAY("array", "Array", "A", "array.", "sight.", "survey.sight", "survey.seen-below", "total.modules"),
+    ARRAY("array", "Array", "A", "array.", "system.", "sight.", "survey.sight", "survey.seen-below", "total.modules"),
     HOLD_DOWN(
             "hold-down",
             "Hold-down",

@@ -201,7 +201,7 @@ public class SunController {
         return null;
     }
 
-    private static double number(String path, String label, String typed, double least, double most, String example) {
+    static double number(String path, String label, String typed, double least, double most, String example) {
         String plain = typed.strip()
                 .replace(',', '.')
                 .replace("%", "")

@@ -61,4 +61,26 @@ class SunFlowTest extends ServedTest {
             assertThat(kw).isBetween(198.0, 200.0);
         }
     }
+
+    @Test
+    void aRowGapIsTakenByWhatItLoses() {
+        JobService jobs = server.bean(JobService.class);
+        String slug = jobs.create(JobReader.read(Seeds.demoJob(), false).job());
+        try (Page page = page()) {
+            page.navigate(server.address("/jobs/" + slug + "/gaps?budget=lots"));
+            assertThat(page.locator("main")).containsText("is no number: for example 2");
+            page.navigate(server.address("/jobs/" + slug + "/gaps?budget=1"));
+            assertThat(page.locator("#least")).containsText("the first setting that keeps it is 24 in");
+            assertThat(page.locator("tr.here")).containsText("20 in");
+            int modules = number(
+                    page.locator("tbody tr", new Page.LocatorOptions().setHasText("24 in"))
+                            .innerText(),
+                    "%\\s+(\\d+)\\s");
+            page.locator("[aria-label^='Take 24 in']").click();
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+            Design after = jobs.open(slug).design();
+            assertThat(after.layout().gapM()).isEqualTo(0.6096);
+            assertThat(after.layout().modules()).hasSize(modules);
+        }
+    }
 }

@@ -61,6 +61,36 @@ public final class EnergyStage {
                 : site.weather().utcOffset();
     }
 
+    /**
+     * How the modules of a row lie in the world.
+     *
+     * @param tiltDeg to the horizon
+     * @param azimuthDeg they face
+     */
+    public record Face(double tiltDeg, double azimuthDeg) {
+        /**
+         * Of a layout; of one-way rows the fall of the roof is in it.
+         *
+         * @param tiltDeg to the roof
+         * @param looksBack whether it is the rear face of pairs
+         */
+        public static Face of(ArrayLayout layout, double tiltDeg, boolean looksBack) {
+            double worldTilt = layout.pairs() == null ? layout.spacing().worldTiltDeg() : tiltDeg;
+            double faces = layout.facingDeg() + (looksBack ? HALF_TURN : 0);
+            return new Face(
+                    worldTilt,
+                    layout.pairs() == null && Double.isFinite(layout.spacing().worldAzimuthDeg())
+                            ? layout.spacing().worldAzimuthDeg()
+                            : faces % 360);
+        }
+    }
+
+    /** A year of a plane between others by the models of this stage, kWh by kWp before the inverter. */
+    public static double dcKwhPerKwp(Job job, Weather weather, Face face, RowPlace place) {
+        PlaneYear.Plane plane = new PlaneYear.Plane(face.tiltDeg(), face.azimuthDeg(), place, ShadeRule.LANDSCAPE);
+        return PlaneYear.of(weather, plane, MODEL, system(job)).dcKwhPerKwp();
+    }
+
     /** What turns light into power: usual figures, and of the module the change of V_mp with temperature for that of power. */
     private static YieldSystem system(Job job) {
         return YieldSystem.usual(job.array().module().vmpCoefficient().si() / 100, 1);
@@ -207,12 +237,9 @@ public final class EnergyStage {
         List<YearEnergy.Part> parts = new ArrayList<>();
         double dcKwh = 0;
         for (RowPlaces.Alike alike : RowPlaces.of(layout, slope, tilt)) {
-            double worldTilt = layout.pairs() == null ? layout.spacing().worldTiltDeg() : tilt;
-            double faces = layout.facingDeg() + (alike.looksBack() ? HALF_TURN : 0);
-            double azimuth =
-                    layout.pairs() == null && Double.isFinite(layout.spacing().worldAzimuthDeg())
-                            ? layout.spacing().worldAzimuthDeg()
-                            : faces % 360;
+            Face face = Face.of(layout, tilt, alike.looksBack());
+            double worldTilt = face.tiltDeg();
+            double azimuth = face.azimuthDeg();
             PlaneYear year = plane(weather, worldTilt, azimuth, alike.place(), system);
             PlaneYear open = plane(weather, worldTilt, azimuth, RowPlace.open(slope, worldTilt), system);
             PlaneYear.Light l = year.light();

@@ -1,4 +1,4 @@
-// Which of several points no other one beats in both of two figures.
+// Which of several points no other one beats in two figures, or in more.
 
 /**
  * The frontier of points, from the best across to the best up.
@@ -17,6 +17,25 @@ export function frontier(points, senses) {
     }
   }
   return line;
+}
+
+/**
+ * Points that no other one beats in all of several figures.
+ * @param points each a list of values
+ * @param senses of the figures: 1 where more is better, -1 where less is
+ * @return for each point whether it is one of them
+ */
+export function unbeaten(points, senses) {
+  const beats = (a, b) => {
+    let better = false;
+    for (let i = 0; i < senses.length; i++) {
+      const d = senses[i] * (a[i] - b[i]);
+      if (d < 0) return false;
+      better ||= d > 0;
+    }
+    return better;
+  };
+  return points.map((p) => !points.some((q) => beats(q, p)));
 }
 
 /** Round steps for an axis from least to most: some five of them. */

@@ -1,5 +1,5 @@
 // The field of options: asks for them, draws them as points with their frontier, shows one, keeps a list beside.
-import { frontier, ticks } from "./frontier.js";
+import { frontier, ticks, unbeaten } from "./frontier.js";
 import { token } from "./token.js";
 
 const page = document.getElementById("options");
@@ -40,7 +40,19 @@ for (const [id, first] of [["up", "kwh"], ["across", "load"]]) {
   at(id).replaceChildren(...FIGURES.map((f) => new Option(f.name, f.key, f.key === first, f.key === first)));
   at(id).addEventListener("change", draw);
 }
-at("sound").addEventListener("change", draw);
+const SENSED = FIGURES.filter((f) => f.sense);
+at("third").replaceChildren(new Option("nothing", ""), ...SENSED.map((f) => new Option(f.name, f.key)));
+for (const id of ["sound", "third", "without"]) at(id).addEventListener("change", draw);
+
+/** The checks that fail in some option, to leave those options out. */
+function checksToChoose() {
+  const titles = [...new Set(options.flatMap((o) => o.failed ?? []))].sort();
+  const now = [...at("without").options].slice(1).map((o) => o.value);
+  if (titles.join() === now.join()) return;
+  const kept = at("without").value;
+  at("without").replaceChildren(new Option("show all", ""), ...titles.map((t) => new Option(t, t)));
+  at("without").value = titles.includes(kept) ? kept : "";
+}
 
 const figure = (id) => FIGURES.find((f) => f.key === at(id).value);
 const number = (value, most = 1, least = 0) =>
@@ -134,9 +146,20 @@ function scale(values, from, to) {
 function draw() {
   const up = figure("up");
   const across = figure("across");
-  const both = (o) => o.reason === undefined && o[up.key] != null && o[across.key] != null;
-  const wanted = options.filter((o) => both(o) && (!at("sound").checked || (o.fails === 0 && o.more === 0)));
-  const points = wanted.map((o) => ({ o, x: across.of(o[across.key]), y: up.of(o[up.key]) }));
+  const third = FIGURES.find((f) => f.key === at("third").value);
+  const both = (o) => o.reason === undefined && o[up.key] != null && o[across.key] != null && (!third || o[third.key] != null);
+  checksToChoose();
+  const without = at("without").value;
+  const wanted = options.filter((o) => both(o) && (!at("sound").checked || (o.fails === 0 && o.more === 0)) && !o.failed?.includes(without));
+  const points = wanted.map((o) => ({ o, x: across.of(o[across.key]), y: up.of(o[up.key]), z: third?.of(o[third.key]) }));
+  if (third && up.sense && across.sense) {
+    const front = unbeaten(points.map((p) => [p.x, p.y, p.z]), [across.sense, up.sense, third.sense]);
+    points.forEach((p, i) => (p.front = front[i]));
+  }
+  const [small, large] = [Math.min(...points.map((p) => p.z)), Math.max(...points.map((p) => p.z))];
+  for (const p of points) p.size = third ? 0.6 + (1.3 * (p.z - small)) / (large - small || 1) : 1;
+  at("thirdkey").hidden = !third;
+  if (third) at("thirdwords").textContent = `larger: more of ${third.name.toLowerCase()}${third.unit() ? `, ${number(small, 2)} to ${number(large, 2)} ${third.unit()}` : ""}; thick outline: no option shown beats it in all three`;
   const now = present && both(present) ? { o: present, x: across.of(present[across.key]), y: up.of(present[up.key]) } : null;
   const all = now ? [...points, now] : points;
   const picture = at("picture");
@@ -161,7 +184,7 @@ function draw() {
   picture.append(element("text", { x: (BOX.left + BOX.right) / 2, y: 422, "text-anchor": "middle", class: "axis" }, label(across)));
   picture.append(element("text", { x: 14, y: (BOX.top + BOX.bottom) / 2, transform: `rotate(-90 14 ${(BOX.top + BOX.bottom) / 2})`, "text-anchor": "middle", class: "axis" }, label(up)));
   // a tilt is neither better nor worse: no frontier then
-  const edge = across.sense && up.sense ? frontier(points, { x: across.sense, y: up.sense }) : [];
+  const edge = across.sense && up.sense && !third ? frontier(points, { x: across.sense, y: up.sense }) : [];
   const steps = edge.map((p, i) => (i ? `H${sx.map(p.x)}V${sy.map(p.y)}` : `M${sx.map(p.x)} ${sy.map(p.y)}`)).join("");
   if (steps) picture.append(element("path", { d: steps, class: "frontier" }));
   for (const p of points) picture.append(mark(p, sx, sy));
@@ -176,12 +199,13 @@ function draw() {
 function mark(p, sx, sy) {
   const x = sx.map(p.x);
   const y = sy.map(p.y);
-  const here = p.o.n === picked ? " picked" : "";
+  const here = (p.o.n === picked ? " picked" : "") + (p.front ? " front" : "");
+  const k = p.size;
   const e = p.o.fails
-    ? element("path", { d: `M${x} ${y - 5}l5 9h-10Z`, class: `opt failing${here}`, "data-n": p.o.n })
+    ? element("path", { d: `M${x} ${y - 5 * k}l${5 * k} ${9 * k}h${-10 * k}Z`, class: `opt failing${here}`, "data-n": p.o.n })
     : p.o.more
-      ? element("path", { d: `M${x - 4} ${y - 4}h8v8h-8Z`, class: `opt more${here}`, "data-n": p.o.n })
-      : element("circle", { cx: x, cy: y, r: 4.5, class: `opt sound${here}`, "data-n": p.o.n });
+      ? element("path", { d: `M${x - 4 * k} ${y - 4 * k}h${8 * k}v${8 * k}h${-8 * k}Z`, class: `opt more${here}`, "data-n": p.o.n })
+      : element("circle", { cx: x, cy: y, r: 4.5 * k, class: `opt sound${here}`, "data-n": p.o.n });
   e.append(element("title", {}, p.o.words));
   return e;
 }

@@ -13,9 +13,11 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseBody;
 import whipsaw.app.drawing.SmallDrawing;
+import whipsaw.app.entry.InputNames;
 import whipsaw.app.job.JobService;
 import whipsaw.app.job.Looking;
 import whipsaw.app.job.OptionSearch;
+import whipsaw.app.store.CatalogueStore;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.build.Counts;
 import whipsaw.core.design.Design;
@@ -32,9 +34,14 @@ public class OptionsController {
     private final JobService jobs;
     private final OptionSearch options;
     private final Looking looking;
+    private final CodeTableService tables;
+    private final CatalogueStore catalogue;
     private final PriceTable prices;
 
-    public OptionsController(JobService jobs, OptionSearch options, Looking looking, CodeTableService tables) {
+    public OptionsController(
+            JobService jobs, OptionSearch options, Looking looking, CodeTableService tables, CatalogueStore catalogue) {
+        this.tables = tables;
+        this.catalogue = catalogue;
         this.jobs = jobs;
         this.options = options;
         this.looking = looking;
@@ -149,6 +156,7 @@ public class OptionsController {
         p.put("cost", known(t.cost()));
         p.put("payback", known(t.paybackYears()));
         p.put("fails", t.fails().size());
+        p.put("failed", t.fails());
         p.put("attachments", t.attachments());
         p.put("more", more(t, now).size());
         return p;
@@ -187,6 +195,42 @@ public class OptionsController {
             model.addAttribute("drawing", SmallDrawing.of(then));
         }
         return "option :: card";
+    }
+
+    /**
+     * One option and another, or the job as it is, side by side.
+     *
+     * @param with number of the other; 0 for the job as it is
+     */
+    @GetMapping("/jobs/{slug}/options/{id}/{number}/compare")
+    public String compare(
+            @PathVariable String slug,
+            @PathVariable String id,
+            @PathVariable int number,
+            @RequestParam(defaultValue = "0") int with,
+            Model model) {
+        OptionSearch.Search search = options.search(slug, id);
+        Tried one = search.option(number);
+        Tried other = with == 0 ? null : search.option(with);
+        Design then = search.with(one);
+        Design before = other == null ? search.design() : search.with(other);
+        if (then == null || before == null) {
+            Tried never = then == null ? one : other;
+            throw refused(never, "cannot be built: " + never.reason());
+        }
+        model.addAttribute("slug", slug);
+        model.addAttribute("id", id);
+        model.addAttribute("number", number);
+        model.addAttribute("with", with);
+        model.addAttribute("place", looking.place());
+        model.addAttribute(
+                "left",
+                other == null
+                        ? "the job as it is"
+                        : "option " + with + ": " + other.option().words());
+        model.addAttribute("right", "option " + number + ": " + one.option().words());
+        new Comparison(before, then, new InputNames(catalogue, tables.tables(), then.job(), before.job())).fill(model);
+        return "option-compare";
     }
 
     /** What of the order list differs, with what is no longer wanted and what is new. */

@@ -57,6 +57,32 @@ class OptionsFlowTest extends ServedTest {
             Locator card = page.locator("#card .optioncard");
             assertThat(card).containsText("Energy of a year");
             assertThat(card).containsText("What changes in the order list");
+            // a third figure: what no option beats in three is more than what none beats in two
+            assertThat(page.locator("#picture .front")).hasCount(0);
+            int edge = page.locator("#picture .frontier").getAttribute("d").split("V").length;
+            page.locator("#third").selectOption("kwh");
+            assertThat(page.locator("#thirdkey")).containsText("no option shown beats it in all three");
+            org.assertj.core.api.Assertions.assertThat(
+                            page.locator("#picture .front").count())
+                    .isGreaterThanOrEqualTo(edge);
+            page.locator("#third").selectOption("");
+            // options that fail one check are left out, and come back
+            String title = page.locator("#without option").nth(1).innerText();
+            page.locator("#without").selectOption(title);
+            org.assertj.core.api.Assertions.assertThat(
+                            page.locator("#picture .opt:not(.present)").count())
+                    .isLessThan(all - never);
+            page.locator("#without").selectOption("");
+            assertThat(page.locator("#picture .opt:not(.present)")).hasCount(all - never);
+            // two options side by side in full
+            String href = card.locator("a").getAttribute("href").split("\\?")[0];
+            String compared = server.get(href + "?with=1").body();
+            org.assertj.core.api.Assertions.assertThat(compared)
+                    .contains("option 1: ")
+                    .contains("What is delivered");
+            org.assertj.core.api.Assertions.assertThat(
+                            server.get(href + "?with=99999").statusCode())
+                    .isEqualTo(404);
             // the best of the list
             page.locator("#rows button").first().click();
             String words = page.locator("#rows .here button").innerText();
@@ -97,16 +123,18 @@ class OptionsFlowTest extends ServedTest {
             Object kept = page.evaluate(
                     """
                     async () => {
-                      const { frontier, ticks } = await import("/js/frontier.js");
+                      const { frontier, ticks, unbeaten } = await import("/js/frontier.js");
                       const points = [[1, 5], [2, 7], [3, 7], [4, 6], [2, 9], [6, 9], [0, 1]].map(([x, y]) => ({ x, y }));
                       return { less: frontier(points, { x: -1, y: 1 }).map((p) => `${p.x} ${p.y}`),
                                more: frontier(points, { x: 1, y: -1 }).map((p) => `${p.x} ${p.y}`),
+                               three: unbeaten([[1, 1, 1], [1, 1, 2], [2, 0, 0], [0, 2, 0], [1, 0, 2]], [1, 1, -1]),
                                ticks: ticks(2.3, 11) };
                     }""");
             assertThat(kept)
                     .isEqualTo(Map.of(
                             "less", List.of("0 1", "1 5", "2 9"),
                             "more", List.of("6 9", "4 6", "1 5", "0 1"),
+                            "three", List.of(true, false, true, true, false),
                             "ticks", List.of(4, 6, 8, 10)));
         }
     }

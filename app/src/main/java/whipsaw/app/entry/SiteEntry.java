@@ -6,6 +6,7 @@ import whipsaw.app.store.CatalogueStore;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.Site;
+import whipsaw.core.job.WindFactors;
 import whipsaw.core.schema.Path;
 import whipsaw.core.schema.Shape;
 import whipsaw.core.site.Topography;
@@ -59,7 +60,8 @@ final class SiteEntry extends EntryFields {
                 in(SITE.to(Site::roofSnow)),
                 in(SITE.to(Site::recordLow)),
                 in(SITE.to(Site::designHigh)),
-                in(SITE.to(Site::climate))));
+                in(SITE.to(Site::climate)),
+                in(SITE.to(Site::horizon))));
         if (!en) {
             inputs.add(3, in(ASCE.to(Site.AsceSite::snowFetch)));
         }
@@ -105,16 +107,16 @@ final class SiteEntry extends EntryFields {
             nationals.add(
                     new EntryForm.Option(t.id(), t.title() + ", " + t.status().words()));
         }
-        Path<Site.WindFactors> factors = EN.to(Site.EnSite::factors);
+        Path<WindFactors> factors = EN.to(Site.EnSite::factors);
         return plain(
                 "Wind: 10-minute mean, 50 years",
                 in(EN.to(Site.EnSite::national)).choosing(nationals, "optional").hinted("the annex in force decides"),
                 in(EN.to(Site.EnSite::wind)),
-                in(factors.to(Site.WindFactors::returnYears)),
+                in(factors.to(WindFactors::returnYears)),
                 in(EN.to(Site.EnSite::terrain)),
-                in(factors.to(Site.WindFactors::direction)),
-                in(factors.to(Site.WindFactors::season)),
-                in(factors.to(Site.WindFactors::orography)),
+                in(factors.to(WindFactors::direction)),
+                in(factors.to(WindFactors::season)),
+                in(factors.to(WindFactors::orography)),
                 in(EN.to(Site.EnSite::displacement)),
                 set(EN.to(Site.EnSite::coefficients), "en", en.coefficients()));
     }

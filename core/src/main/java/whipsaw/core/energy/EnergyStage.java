@@ -39,8 +39,12 @@ public final class EnergyStage {
         return new EnergyStage().year(arrays, circuits, runs);
     }
 
-    /** The hourly year of a site: of its weather file, else the synthetic one of its climate. */
+    /** The hourly year of a site: of its weather file, else the synthetic one of its climate; behind its skyline. */
     public static Weather weather(Site site) {
+        return openWeather(site).behind(site.horizon());
+    }
+
+    private static Weather openWeather(Site site) {
         Climates.Kind kind = Climates.of(site);
         Climate climate = new Climate(
                 site.latitude().si(),
@@ -99,6 +103,7 @@ public final class EnergyStage {
     /** What is left on the way from the light to the inverters, kWh. */
     private static final class Sums {
         double all;
+        double skyline;
         double open;
         double rows;
         double electric;
@@ -187,8 +192,12 @@ public final class EnergyStage {
 
     private static List<YearEnergy.Left> steps(Sums all, double meter) {
         YieldSystem usual = YieldSystem.usual(0, 1);
-        return List.of(
-                new YearEnergy.Left("Sunlight on the modules, unshaded, at their rated efficiency", all.all),
+        List<YearEnergy.Left> steps = new ArrayList<>();
+        steps.add(new YearEnergy.Left("Sunlight on the modules, unshaded, at their rated efficiency", all.all));
+        if (all.skyline < all.all) {
+            steps.add(new YearEnergy.Left("Sun behind the skyline", all.skyline));
+        }
+        steps.addAll(List.of(
                 new YearEnergy.Left("Modules in no string", all.open),
                 new YearEnergy.Left("Row shading and hidden sky", all.rows),
                 new YearEnergy.Left("Substrings bypassed by row shading", all.electric),
@@ -199,7 +208,8 @@ public final class EnergyStage {
                 new YearEnergy.Left("Inverters, " + percent(1 - usual.inverter()), all.inverted),
                 new YearEnergy.Left("Clipping at the inverters", all.ac),
                 new YearEnergy.Left("AC run", all.sent),
-                new YearEnergy.Left("Outages, " + percent(1 - YieldSystem.figure("availability")), meter));
+                new YearEnergy.Left("Outages, " + percent(1 - YieldSystem.figure("availability")), meter)));
+        return steps;
     }
 
     private static String percent(double share) {
@@ -245,7 +255,10 @@ public final class EnergyStage {
             PlaneYear.Light l = year.light();
             double left = 1 - shaded * (l.behindGlass() == 0 ? 0 : l.direct() / l.behindGlass());
             double power = kw * alike.modules() * connected;
-            all.all += kw * alike.modules() * open.light().planeOfArray();
+            Weather level = openWeather(job.site());
+            PlaneYear unhidden = plane(level, worldTilt, azimuth, RowPlace.open(slope, worldTilt), system);
+            all.all += kw * alike.modules() * unhidden.light().planeOfArray();
+            all.skyline += kw * alike.modules() * open.light().planeOfArray();
             all.open += power * open.light().planeOfArray();
             all.rows += power * l.planeOfArray();
             all.electric += power * l.electric();

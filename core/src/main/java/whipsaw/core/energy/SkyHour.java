@@ -59,6 +59,12 @@ record SkyHour(
                 ambientC);
     }
 
+    /** The same with the sun behind a skyline: neither its beam nor the brightness around it arrives. */
+    SkyHour behindSkyline() {
+        return new SkyHour(
+                hour, east, north, up, extraterrestrial, diffuse, diffuse, 0, ambientC, scale, 0, 0, atHorizon);
+    }
+
     /** From measured parts. */
     static SkyHour of(
             int hour,

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import net.e175.klaus.solarpositioning.SPA;
 import whipsaw.core.array.SunPosition;
+import whipsaw.core.job.Horizon;
 import whipsaw.core.job.WeatherYear;
 
 /**
@@ -124,6 +125,39 @@ public final class Weather {
             }
         }
         return new Weather(climate, light, null);
+    }
+
+    /** Years behind a skyline likewise. */
+    private static final Map<Behind, Weather> BEHIND = new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Behind, Weather> eldest) {
+            return size() > REMEMBERED;
+        }
+    };
+
+    private record Behind(Weather open, List<Horizon.Point> skyline) {}
+
+    /**
+     * The same year where a skyline hides the low sun. Light from the rest of the sky is not lessened.
+     *
+     * @param skyline points of it; none for a level one
+     */
+    public Weather behind(List<Horizon.Point> skyline) {
+        if (skyline.isEmpty()) {
+            return this;
+        }
+        synchronized (BEHIND) {
+            return BEHIND.computeIfAbsent(
+                    new Behind(this, skyline),
+                    b -> new Weather(
+                            climate,
+                            light.stream()
+                                    .map(h -> h.elevationDeg() < Horizon.elevationDeg(skyline, h.azimuthDeg())
+                                            ? h.behindSkyline()
+                                            : h)
+                                    .toList(),
+                            file));
+        }
     }
 
     private static double clearness(Climate climate, int hour) {

@@ -31,6 +31,14 @@ public record Site(
         @Input(label = "Weather from a file", optional = true, absent = "the synthetic year of the climate")
                 WeatherYear weather,
         @Input(
+                        label = "Skyline",
+                        longest = 2000,
+                        optional = true,
+                        as = HorizonText.class,
+                        absent = "level",
+                        help = "azimuth: elevation in degrees, as 90: 4; 120: 11.5")
+                List<Horizon.Point> horizon,
+        @Input(
                         label = "Minimum design uplift",
                         dim = Dimension.LOAD,
                         least = 10,
@@ -57,6 +65,9 @@ public record Site(
                         absent = "none: by the code; one given includes drifts")
                 Measure roofSnow,
         @Inline CodeSite code) {
+    public Site {
+        horizon = List.copyOf(horizon);
+    }
 
     /** Basic wind speed as the family defines it; null when it has not been given. */
     public Measure wind() {
@@ -360,41 +371,4 @@ public record Site(
             return "EN 1990, EN 1991; AC run by NEC 2023";
         }
     }
-
-    /**
-     * What the basic wind velocity is multiplied by.
-     *
-     * @param direction c_dir
-     * @param season c_season
-     * @param orography c_o, on the mean velocity
-     * @param returnYears return period the wind is wanted for; 50 is the velocity as given
-     */
-    public record WindFactors(
-            @Input(
-                            label = "Direction factor c_dir",
-                            key = "directionFactor",
-                            least = 0.5,
-                            most = 1,
-                            orElse = "1",
-                            clearedBy = "family")
-                    double direction,
-            @Input(
-                            label = "Season factor c_season",
-                            key = "seasonFactor",
-                            least = 0.5,
-                            most = 1,
-                            orElse = "1",
-                            clearedBy = "family")
-                    double season,
-            @Input(label = "Orography factor c_o", least = 1, most = 2, orElse = "1", clearedBy = "family")
-                    double orography,
-            @Input(
-                            label = "Return period",
-                            least = 5,
-                            most = 1000,
-                            unit = "years",
-                            orElse = "50",
-                            clearedBy = "family",
-                            help = "50 is the velocity as given")
-                    double returnYears) {}
 }

@@ -2,6 +2,7 @@ package whipsaw.core.site;
 
 import whipsaw.core.job.Job;
 import whipsaw.core.job.Site;
+import whipsaw.core.job.WindFactors;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.table.EditionTable;
@@ -61,7 +62,7 @@ public record SiteActions(WindPressure wind, Topography topography, RoofZones zo
         if (site.wind() == null) {
             return null;
         }
-        Site.WindFactors factors = site.factors();
+        WindFactors factors = site.factors();
         PeakPressure.Input input = new PeakPressure.Input(
                 site.wind().si(),
                 job.roof().height().si() + plan.highestParapetM(),

@@ -5,6 +5,7 @@ import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.SolarTime;
 import whipsaw.core.design.Design;
 import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Horizon;
 import whipsaw.core.units.Show;
 
 /**
@@ -75,6 +76,7 @@ public final class SunPathDrawing {
                     Math.floorMod(Math.round(middleDeg + (latitude >= 0 ? a : -a)), 360) + "°");
         }
         LINES.forEach(l -> day(s, l));
+        skyline(s);
         window(s);
         rows(s);
         return s.append("</svg>").toString();
@@ -126,6 +128,23 @@ public final class SunPathDrawing {
                             array.windowFrom() + (array.windowTo() - array.windowFrom()) * i / 24));
         }
         s.append("<path class=\"sunwindow\" d=\"").append(d).append("\"/>");
+    }
+
+    /** What hides the low sun, from end to end of the drawing. */
+    private void skyline(StringBuilder s) {
+        List<Horizon.Point> points = design.job().site().horizon();
+        if (points.isEmpty()) {
+            return;
+        }
+        StringBuilder d = new StringBuilder("M").append(at(-HALF_ACROSS_DEG, 0));
+        for (double a = -HALF_ACROSS_DEG; a <= HALF_ACROSS_DEG; a += 1) {
+            d.append("L").append(at(a, Horizon.elevationDeg(points, middleDeg + (latitude >= 0 ? a : -a))));
+        }
+        s.append("<path class=\"skyline\" d=\"")
+                .append(d)
+                .append("L")
+                .append(at(HALF_ACROSS_DEG, 0))
+                .append("Z\"/>");
     }
 
     /** Elevation below which the row in front, or the other side of the valley, shades the next, by azimuth. */

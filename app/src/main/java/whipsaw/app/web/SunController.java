@@ -27,12 +27,14 @@ import whipsaw.core.design.ModuleEdits;
 import whipsaw.core.design.Solver;
 import whipsaw.core.design.WorthlessModules;
 import whipsaw.core.explore.Explorer;
+import whipsaw.core.explore.LastModules;
 import whipsaw.core.job.DocumentPatch;
 import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.Unit;
+import whipsaw.core.units.UnitSystem;
 
 /** Sun and shade of an array: the sun's path, shadows by the hour, how much each module is shaded, and what to leave out. */
 @Controller
@@ -70,6 +72,7 @@ public class SunController {
      * @param map {@code year} for the share of the year's direct sun, {@code day} for hours of that day
      * @param lose leave out modules that lose more than so many per cent; empty for none
      * @param dc or as many as leave no more than so many kW of the array
+     * @param least what the last modules add is looked at: each has to add so many kWh a year; empty for not
      */
     @GetMapping("/jobs/{slug}/sun")
     public String page(
@@ -78,6 +81,7 @@ public class SunController {
             @RequestParam(defaultValue = "year") String map,
             @RequestParam(defaultValue = "") String lose,
             @RequestParam(defaultValue = "") String dc,
+            @RequestParam(defaultValue = "") String least,
             Model model) {
         JobService.Shown shown = jobs.open(slug);
         Design design = shown.design();
@@ -100,6 +104,7 @@ public class SunController {
         model.addAttribute("shadows", shadows(design, of));
         model.addAttribute("lose", lose);
         model.addAttribute("dc", dc);
+        model.addAttribute("least", least);
         if (design.layout().modules().isEmpty()) {
             return "sun";
         }
@@ -114,6 +119,9 @@ public class SunController {
         List<ArrayLayout.Module> out = out(design, lose, dc);
         if (out != null) {
             tradeOff(model, design, out);
+        }
+        if (!least.isBlank()) {
+            lastModules(model, design, number("$.least", "Energy a module adds, kWh", least, 0, 2000, "300"));
         }
         return "sun";
     }
@@ -222,6 +230,38 @@ public class SunController {
                             + ": for example " + example);
         }
         return value;
+    }
+
+    /**
+     * The array with so many modules, in words.
+     *
+     * @param dc as it is typed to leave the others out
+     */
+    public record Size(
+            String modules, String dc, String energy, String added, String blocks, String load, boolean stop) {}
+
+    private void lastModules(Model model, Design design, double leastKwh) {
+        List<LastModules.Step> steps = new LastModules(design, tables.solver()).steps();
+        LastModules.Step stop = LastModules.worthWhile(steps, leastKwh);
+        UnitSystem units = design.job().project().units();
+        model.addAttribute(
+                "sizes",
+                steps.stream()
+                        .map(s -> new Size(
+                                String.valueOf(s.kept()),
+                                Show.number(s.dcW() / 1000, 3),
+                                Show.number(s.usedOrSoldKwh() / 1000, 1) + " MWh",
+                                Double.isNaN(s.addedKwh()) ? "" : Show.number(s.addedKwh(), 0) + " kWh",
+                                s.job().blocks() < 0
+                                        ? "not established"
+                                        : String.valueOf(s.job().blocks()),
+                                Double.isNaN(s.job().loadPa())
+                                        ? "not established"
+                                        : Show.both(
+                                                units, Dimension.LOAD, s.job().loadPa()),
+                                s == stop))
+                        .toList());
+        model.addAttribute("stopAt", stop == steps.get(0) ? "" : Show.number(stop.dcW() / 1000, 3));
     }
 
     private void tradeOff(Model model, Design design, List<ArrayLayout.Module> out) {

@@ -116,7 +116,8 @@ class DrawingFlowTest extends ServedTest {
         Design d = design();
         page.locator("#plan").focus();
         keys("ArrowRight", "ArrowUp", "Enter");
-        assertThat(page.locator("#picked button")).hasText(new String[] {"row", "all like it", "leave out", "none"});
+        assertThat(page.locator("#picked button"))
+                .hasText(new String[] {"row", "all like it", "leave out", "row work", "none"});
         keys("r");
         long row = d.layout().modules().stream().filter(m -> m.row() == 2).count();
         assertThat(told()).containsText(row + " positions in row 2");

@@ -83,4 +83,31 @@ class SunFlowTest extends ServedTest {
             assertThat(after.layout().modules()).hasSize(modules);
         }
     }
+
+    @Test
+    void theLastModulesAreLeftOutWhereTheyAddTooLittle() {
+        JobService jobs = server.bean(JobService.class);
+        String slug = jobs.create(JobReader.read(Seeds.demoJob(), false).job());
+        int all = jobs.open(slug).design().layout().modules().size();
+        try (Page page = page()) {
+            page.navigate(server.address("/jobs/" + slug + "/sun"));
+            page.locator("input[name=least]").fill("0");
+            page.locator("text=See what the last ones add").click();
+            assertThat(page.locator("#last")).containsText("Every module adds as much");
+            assertThat(page.locator("#last tr.here th")).hasText(String.valueOf(all));
+            // a target between what the first and the later lines add
+            int last = number(page.locator("#last tbody tr").first().innerText(), "(\\d+) kWh");
+            int later = number(page.locator("#last tbody tr").nth(4).innerText(), "(\\d+) kWh");
+            assertThat(later).isGreaterThan(last);
+            page.locator("input[name=least]").fill(String.valueOf((last + later) / 2));
+            page.locator("text=See what the last ones add").click();
+            String kw = page.locator("#last tr.here td").first().innerText();
+            page.locator("text=See what that leaves out").click();
+            assertThat(page.locator("input[name=dc]").first()).hasValue(kw);
+            page.locator("#worthless form button").last().click();
+            assertThat(page.locator("#bench")).hasAttribute("data-revision", "2");
+            double kwp = jobs.open(slug).design().whole().year().kwp();
+            assertThat(kwp).isLessThanOrEqualTo(Double.parseDouble(kw) + 1e-6);
+        }
+    }
 }

@@ -29,8 +29,8 @@ public final class GapDrawing {
         this.curve = curve;
         this.widestM = curve.get(curve.size() - 1).gapM();
         // without any gap nearly all is lost: the curve is drawn from where it comes down to something sensible
-        this.mostLoss =
-                Math.max(0.02, Math.min(0.25, curve.get(curve.size() / 6).loss() * 1.2));
+        double most = Math.min(0.25, curve.get(curve.size() / 6).loss() * 1.2);
+        this.mostLoss = LOSS_STEP * Math.max(1, Math.ceil(most / LOSS_STEP));
     }
 
     /**

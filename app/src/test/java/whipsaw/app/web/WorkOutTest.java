@@ -51,6 +51,44 @@ class WorkOutTest extends ServedTest {
                 .contains("not on this roof");
     }
 
+    /** What cannot be done by hand is refused in words, whatever the request looks like, and nothing comes back to store. */
+    @Test
+    void handWorkThatMakesNoSenseIsRefusedInWords() {
+        assertThat(refused(Map.of("what", "lock-rows", "positions", List.of("99-99", "x"))))
+                .contains("no row is picked");
+        assertThat(refused(Map.of("what", "lock-rows"))).contains("no row is picked");
+        assertThat(refused(Map.of("what", "shift-rows", "positions", List.of("3-4"), "by", "a bit")))
+                .contains("a bit")
+                .contains("for example 3 m");
+        assertThat(refused(Map.of("what", "align-rows", "positions", List.of("3-4"))))
+                .contains("in line with the next ones already");
+        assertThat(refused(Map.of("what", "unlock-rows", "positions", List.of("3-4"))))
+                .contains("neither locked nor shifted");
+        // a break has to be wider than the gap there is
+        assertThat(refused(Map.of("what", "cut-rows", "positions", List.of("3-4"), "by", "10 mm")))
+                .contains("13/16 in");
+        assertThat(refused(Map.of("what", "fill", "points", List.of(Map.of("x", 1, "y", 1)))))
+                .contains("two points");
+        assertThat(refused(Map.of("what", "put-in", "points", List.of(Map.of("x", -900, "y", 0)))))
+                .contains("no free place of the rows");
+        assertThat(refused(Map.of("what", "put-in", "points", List.of()))).contains("no free place");
+        assertThat(refused(Map.of("what", "mirror"))).contains("nothing to mirror");
+        assertThat(refused(Map.of("what", "clear-hand"))).contains("done by hand");
+        // a shift beyond what a row may have is told at its field when it is stored
+        Object far = Json.object(ask(HALL, Map.of("what", "shift-rows", "positions", List.of("3-4"), "by", "90 ft"))
+                        .body())
+                .get("changes");
+        HttpResponse<String> stored =
+                server.post("/jobs/milepost-hall/change", Json.write(Map.of("base", 1, "changes", far)));
+        assertThat(stored.statusCode()).isEqualTo(422);
+        assertThat(stored.body()).contains("Shift of the row");
+        assertThat(server.bean(JobService.class)
+                        .open("milepost-hall")
+                        .revision()
+                        .number())
+                .isEqualTo(1);
+    }
+
     /** The shift with most modules, made and named in the history; asked for again there is none. */
     @Test
     void theShiftWithMostModulesIsMadeOnceAndNamed() {

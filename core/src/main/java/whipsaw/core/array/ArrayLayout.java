@@ -69,7 +69,7 @@ public record ArrayLayout(
      *
      * @param index in the list of modules
      * @param row of the array's grid from the front, from 1, whether all have modules or not
-     * @param column of the grid from the left, from 1
+     * @param column of the grid from the left, from 1; 0 and less left of the first one that fits by the rules
      * @param s left side along the row
      * @param t low edge across the rows
      * @param crewRow row as the crew counts

@@ -69,7 +69,7 @@ public final class WorthlessModules {
         }
         Map<Long, List<ArrayLayout.Module>> pairs = new LinkedHashMap<>();
         for (ArrayLayout.Module m : all) {
-            long key = (long) ((m.row() - 1) / 2) << 32 | m.column();
+            long key = (long) ((m.row() - 1) / 2) << 32 | m.column() & 0xffffffffL;
             pairs.computeIfAbsent(key, k -> new ArrayList<>()).add(m);
         }
         return List.copyOf(pairs.values());

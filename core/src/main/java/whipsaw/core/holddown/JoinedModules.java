@@ -1,6 +1,7 @@
 package whipsaw.core.holddown;
 
 import java.util.Arrays;
+import java.util.IntSummaryStatistics;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 
@@ -24,22 +25,23 @@ public final class JoinedModules {
             parent[i] = i;
             count[i] = 1;
         }
-        int columns = layout.modules().stream()
-                .mapToInt(ArrayLayout.Module::column)
-                .max()
-                .orElse(0);
-        int[][] byPlace = new int[layout.lastRow() + 2][columns + 3];
+        IntSummaryStatistics columns =
+                layout.modules().stream().mapToInt(ArrayLayout.Module::column).summaryStatistics();
+        // modules put in by hand may lie left of the first column; one more is left free on either side
+        int before = n == 0 ? 0 : 1 - columns.getMin();
+        int[][] byPlace = new int[layout.lastRow() + 2][n == 0 ? 0 : columns.getMax() + before + 2];
         for (int[] row : byPlace) {
             Arrays.fill(row, NONE);
         }
         for (ArrayLayout.Module m : layout.modules()) {
-            byPlace[m.row()][m.column()] = m.index();
+            byPlace[m.row()][m.column() + before] = m.index();
         }
         for (ArrayLayout.Module m : layout.modules()) {
-            join(m.index(), byPlace[m.row()][m.column() + 1]);
+            int column = m.column() + before;
+            join(m.index(), byPlace[m.row()][column + 1]);
             boolean ridge = tray.pairs() && !layout.looksBack(m.row());
             if (ridge || (tray.linksRows() && !layout.walkwaysAfter().contains(m.row()))) {
-                for (int c = Math.max(0, m.column() - 1); c <= m.column() + 1; c++) {
+                for (int c = column - 1; c <= column + 1; c++) {
                     int behind = byPlace[m.row() + 1][c];
                     if (behind != NONE && inLine(m, layout.modules().get(behind))) {
                         join(m.index(), behind);

@@ -14,7 +14,11 @@ import whipsaw.core.schema.Slot;
 /** Rows of modules in short: {@code 1: 1-12, 15-33; 2: 1-33}. */
 final class KeptRows implements Codec {
     private static final int MOST = 100_000;
-    private static final String SPANS = "\\d{1,6}(-\\d{1,6})?(,\\s*\\d{1,6}(-\\d{1,6})?)*";
+    /** Columns left of the first one have numbers of 0 and less, and stand alone. */
+    private static final String SPAN = "-?\\d{1,6}(-\\d{1,6})?";
+
+    private static final String SPANS = SPAN + "(,\\s*" + SPAN + ")*";
+    private static final Pattern ENDS = Pattern.compile("(-?\\d{1,6})(?:-(\\d{1,6}))?");
     private static final Pattern ROW = Pattern.compile("\\s*(\\d{1,6}):\\s*(" + SPANS + ")\\s*");
 
     @Override
@@ -45,11 +49,14 @@ final class KeptRows implements Codec {
     /** Empty where they do not rise. */
     private static List<Integer> columns(String spans) {
         List<Integer> columns = new ArrayList<>();
-        int last = 0;
+        int last = Integer.MIN_VALUE;
         for (String span : spans.split(",")) {
-            String[] ends = span.strip().split("-");
-            int from = Integer.parseInt(ends[0]);
-            int to = Integer.parseInt(ends[ends.length - 1]);
+            Matcher ends = ENDS.matcher(span.strip());
+            if (!ends.matches()) {
+                return List.of();
+            }
+            int from = Integer.parseInt(ends.group(1));
+            int to = ends.group(2) == null ? from : Integer.parseInt(ends.group(2));
             if (from <= last || to < from || to - from > MOST) {
                 return List.of();
             }
@@ -74,7 +81,7 @@ final class KeptRows implements Codec {
         StringBuilder text = new StringBuilder();
         for (int i = 0; i < columns.size(); i++) {
             int first = i;
-            while (i + 1 < columns.size() && columns.get(i + 1) == columns.get(i) + 1) {
+            while (columns.get(first) >= 0 && i + 1 < columns.size() && columns.get(i + 1) == columns.get(i) + 1) {
                 i++;
             }
             text.append(first == 0 ? "" : ", ").append(columns.get(first));

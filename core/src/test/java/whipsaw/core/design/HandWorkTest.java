@@ -300,4 +300,31 @@ class HandWorkTest {
             assertThat(layout.modules().stream().map(ArrayLayout.Module::id)).doesNotHaveDuplicates();
         });
     }
+
+    @Test
+    void modulesLeftOfTheFirstColumnHaveNamesOfTheirOwnAndKeepTheirNumbers() {
+        for (Design d : List.of(
+                Jobs.design("array.setback", "9 m", "array.tray.linksRows", true),
+                Jobs.pairedDesign("array.setback", "9 m"))) {
+            Design full = made(d, new HandEdits(d).fill(new Coordinate(-100, -100), new Coordinate(100, 100)));
+            assertThat(full.layout().modules()).anyMatch(m -> m.column() < -1);
+            assertThat(full.layout().modules().stream().map(ArrayLayout.Module::id))
+                    .doesNotHaveDuplicates();
+            assertThat(full.holdDown().positions().stream().map(p -> p.id())).doesNotHaveDuplicates();
+            // those that were there have the names they had
+            assertThat(full.layout().modules().stream().map(ArrayLayout.Module::id))
+                    .containsAll(d.layout().modules().stream()
+                            .map(ArrayLayout.Module::id)
+                            .toList());
+            Design kept = made(full, new NumberEdits(full).keep("O. Tallis PE", java.time.LocalDate.of(2026, 5, 31)));
+            assertThat(kept.layout().modules()).isEqualTo(full.layout().modules());
+            assertThat(kept.job().placed().numbers().rows().get(0).columns().get(0))
+                    .isLessThan(-1);
+            Design out = made(
+                    kept,
+                    new ModuleEdits(kept)
+                            .leaveOutModules(List.of(kept.layout().modules().get(0))));
+            assertThat(out.layout().modules().get(0).crewPlace()).isEqualTo(2);
+        }
+    }
 }

@@ -304,6 +304,7 @@ public final class ModuleShade {
 
     private BitSet shaded(Caster c, double[] to) {
         BitSet shaded = new BitSet();
+        WallShadow shadow = new WallShadow();
         // where the top of a wall throws its shadow on the roof, across the rows: on modules it falls nearer
         double thrown = -c.heightM() * to[1] / to[2];
         for (int i = 0; i < c.ring().length; i++) {
@@ -318,7 +319,7 @@ public final class ModuleShade {
             for (int r = firstBehind(least - layout.depthM());
                     r < rows.size() && rows.get(r).t() <= most;
                     r++) {
-                mark(rows.get(r), a, b, c.heightM(), to, shaded);
+                mark(rows.get(r), a, b, c.heightM(), to, shadow, shaded);
             }
         }
         return shaded;
@@ -343,57 +344,25 @@ public final class ModuleShade {
     }
 
     /** Marks the modules of a row that the shadow of an upright wall falls on. */
-    private void mark(Row row, double[] a, double[] b, double heightM, double[] to, BitSet shaded) {
+    private void mark(Row row, double[] a, double[] b, double heightM, double[] to, WallShadow shadow, BitSet shaded) {
         double g = row.looksBack() ? -slope() : slope();
         double z0 = row.looksBack() ? layout.highEdgeM() : layout.lowEdgeM();
-        double facing = to[2] - g * to[1];
-        if (facing <= 0) {
+        if (!shadow.falls(a, b, heightM, to, row.t(), z0, g, layout.depthM())) {
             return;
         }
-        double[][] corners = {{a[0], a[1], 0}, {b[0], b[1], 0}, {b[0], b[1], heightM}, {a[0], a[1], heightM}};
-        List<double[]> shape = new ArrayList<>(8);
-        for (double[] p : corners) {
-            double along = (p[2] - z0 - g * (p[1] - row.t())) / facing;
-            shape.add(new double[] {p[0] - along * to[0], p[1] - along * to[1], along});
-        }
-        shape = kept(kept(kept(shape, 2, 0, 1), 1, row.t(), 1), 1, row.t() + layout.depthM(), -1);
-        if (shape.isEmpty()) {
-            return;
-        }
-        double from = shape.stream().mapToDouble(p -> p[0]).min().orElseThrow();
-        double until = shape.stream().mapToDouble(p -> p[0]).max().orElseThrow();
         List<ArrayLayout.Module> modules = row.modules();
         int i = 0;
         int high = modules.size();
         while (i < high) {
             int middle = (i + high) >>> 1;
-            if (modules.get(middle).s() + layout.alongM() <= from) {
+            if (modules.get(middle).s() + layout.alongM() <= shadow.from) {
                 i = middle + 1;
             } else {
                 high = middle;
             }
         }
-        for (; i < modules.size() && modules.get(i).s() < until; i++) {
+        for (; i < modules.size() && modules.get(i).s() < shadow.until; i++) {
             shaded.set(modules.get(i).index());
         }
-    }
-
-    /** The part of a convex shape on one side of a bound of a coordinate. */
-    private static List<double[]> kept(List<double[]> shape, int axis, double bound, int side) {
-        List<double[]> out = new ArrayList<>(shape.size() + 1);
-        for (int i = 0; i < shape.size(); i++) {
-            double[] p = shape.get(i);
-            double[] q = shape.get((i + 1) % shape.size());
-            double dp = (p[axis] - bound) * side;
-            double dq = (q[axis] - bound) * side;
-            if (dp >= 0) {
-                out.add(p);
-            }
-            if ((dp > 0 && dq < 0) || (dp < 0 && dq > 0)) {
-                double f = dp / (dp - dq);
-                out.add(new double[] {p[0] + f * (q[0] - p[0]), p[1] + f * (q[1] - p[1]), p[2] + f * (q[2] - p[2])});
-            }
-        }
-        return out;
     }
 }

@@ -301,7 +301,9 @@ public final class EntryForm extends EntryFields {
     private List<Group> holdDown() {
         Path<ArrayChoice> array = JobPaths.ARRAY;
         Path<ArrayChoice.Attachments> at = array.to(ArrayChoice::attachments);
-        return List.of(plain("Ballast", in(array.to(ArrayChoice::block))), attachments(at));
+        return List.of(
+                plain("Ballast", in(array.to(ArrayChoice::block)), of(array.to(ArrayChoice::ballastBy))),
+                attachments(at));
     }
 
     private Group attachments(Path<ArrayChoice.Attachments> at) {

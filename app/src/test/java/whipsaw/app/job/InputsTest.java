@@ -222,6 +222,8 @@ class InputsTest {
                 json("{'by':'A. Reed','on':'2026-11-20','x':'1 m','y':'2 m','rows':'1: 1-12, 15; 3: 2'}"),
                 "array.attachments",
                 json("{'tension':'2 kN','shear':'1 kN','mostBlocks':4,'bays':'B2','kind':'bolted'}"),
+                "array.ballastBy",
+                "together",
                 "site.horizon",
                 "90: 4; 120: 11.5",
                 "array.aisle",

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.array.ModuleShade;
 import whipsaw.core.array.PairSpacing;
@@ -13,6 +14,7 @@ import whipsaw.core.array.Reach;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
+import whipsaw.core.holddown.ConnectedBallast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
@@ -48,6 +50,7 @@ final class ArrayChecks {
         all.checks.addAll(PathChecks.of(design));
         all.windScope();
         all.ballast();
+        all.connected();
         return all.checks;
     }
 
@@ -279,6 +282,36 @@ final class ArrayChecks {
                     "array.setback",
                     "widen the set-back to at least this"));
         }
+    }
+
+    private void connected() {
+        ConnectedBallast connected = design.holdDown().connected();
+        if (connected == null) {
+            return;
+        }
+        List<HoldDown.Position> positions = design.holdDown().positions();
+        ConnectedBallast.Group worst = connected.tightest(positions);
+        if (worst == null) {
+            return;
+        }
+        boolean shown = !design.job().array().tray().sharedReport().isBlank();
+        checks.add(new Check(
+                "ballast.connected",
+                "Weight of connected positions",
+                Show.in(units, Dimension.MASS, worst.neededKg()),
+                Show.in(units, Dimension.MASS, worst.weighsKg()),
+                worst.utilisation(),
+                shown ? Verdict.of(worst.utilisation()) : Verdict.NEEDS_ENGINEER,
+                new Place(
+                        "positions " + positions.get(worst.first()).number() + " to "
+                                + positions.get(worst.last()).number(),
+                        Place.Kind.POSITIONS,
+                        IntStream.rangeClosed(worst.first(), worst.last())
+                                .boxed()
+                                .toList()),
+                shown ? design.job().array().tray().sharedReport() : "no report on load sharing",
+                "ballast.connected",
+                shown ? "" : "the tray system names no report that shows how its positions share load"));
     }
 
     private void ballast() {

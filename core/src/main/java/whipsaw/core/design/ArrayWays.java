@@ -224,6 +224,18 @@ final class ArrayWays {
     }
 
     /** Attachments in place of weight where the check is: the most blocks that still clear it, else none at all. */
+    /** Blocks over connected positions, where the tray system has been shown to share load. */
+    void together() {
+        ArrayChoice array = design.job().array();
+        boolean weighs = check.id().startsWith("roof.") || check.id().equals("ballast.position");
+        if (weighs && !array.ballastTogether() && array.tray().shared() != null) {
+            tries.offer(
+                    "blocks together",
+                    "Blocks worked out over connected positions",
+                    Tries.set(JobPaths.ARRAY.to(ArrayChoice::ballastBy), "together"));
+        }
+    }
+
     void attachments() {
         ArrayChoice.Attachments each = design.job().array().attachments();
         boolean weighs = check.id().startsWith("roof.") || check.id().equals("ballast.position");

@@ -49,6 +49,13 @@ final class ChoiceRules {
             setting(problems, GAP, array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
         friction(problems, job);
+        if (array.ballastTogether() && tray.shared() == null) {
+            problems.add(Problem.at(
+                    JobPaths.ARRAY.to(ArrayChoice::ballastBy),
+                    "over connected positions",
+                    "needs a tray system that has been shown to share load; nothing is stated for "
+                            + tray.info().name()));
+        }
         if (array.facing() instanceof ArrayChoice.ToEdge to
                 && to.edge() > plan.edges().size()) {
             problems.add(Problem.at(

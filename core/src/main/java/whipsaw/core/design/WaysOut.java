@@ -133,6 +133,7 @@ public final class WaysOut {
         array.walkway();
         array.setback();
         array.shift();
+        array.together();
         array.attachments();
         array.feeders();
         array.systemLimit();

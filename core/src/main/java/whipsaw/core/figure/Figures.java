@@ -69,6 +69,7 @@ public final class Figures {
             case "zone" -> ZoneFigures.zone(design, place, tables);
             case "flush" -> FaceFigures.panel(design, place, tables);
             case "roof.bay" -> TotalFigures.bay(design, place);
+            case "ballast.connected" -> HoldDownFigures.connected(design, tables);
             case "uplift" -> uplift(place);
             case "ballast" -> ballast(place);
             case "strings.longest" -> CircuitFigures.longest(design);
@@ -115,6 +116,7 @@ public final class Figures {
         List<String> keys = new ArrayList<>(loads());
         keys.addAll(standing());
         keys.addAll(List.of(
+                "ballast.connected",
                 "array.gap",
                 "array.setback",
                 "array.shade",

@@ -5,6 +5,7 @@ import static whipsaw.core.units.Show.significant;
 import java.util.List;
 import whipsaw.core.design.Design;
 import whipsaw.core.holddown.Ballast;
+import whipsaw.core.holddown.ConnectedBallast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
 import whipsaw.core.job.Job;
@@ -173,8 +174,9 @@ final class HoldDownFigures {
                 Term.data("μ", "", "", Origin.CATALOGUE, job.array().tray().info()),
                 Term.data("own", "", "", Origin.CATALOGUE, job.array().module().info()),
                 Term.data("block", "", "", Origin.CATALOGUE, job.array().block().info()));
-        return w.steps(b.steps(terms, units))
-                .note("Factors by " + b.hold().factors().words() + "; friction is that on "
+        w.steps(b.steps(terms, units));
+        together(w, design, position);
+        return w.note("Factors by " + b.hold().factors().words() + "; friction is that on "
                         + job.roof().covering() + ". Governed by " + b.governing() + ": "
                         + mass(units, b.requiredKg()) + " of ballast in blocks of "
                         + mass(units, b.hold().blockKg()) + "; the position takes "
@@ -187,6 +189,79 @@ final class HoldDownFigures {
                                         + Show.both(units, Dimension.FORCE, b.shearN())
                                         + " of sliding remain for attachments."
                                 : "Preliminary until a licensed engineer has signed the ballast map.")
+                .build();
+    }
+
+    /** What neighbours do for a position, where blocks are worked out over connected positions. */
+    private static void together(Working.Builder w, Design design, HoldDown.Position position) {
+        ConnectedBallast connected = design.holdDown().connected();
+        if (connected == null) {
+            return;
+        }
+        List<HoldDown.Position> positions = design.holdDown().positions();
+        ConnectedBallast.Group group = connected.tightest(positions, position.index());
+        if (group != null) {
+            step(w, design, group);
+        }
+        w.note("Worked out over connected positions: "
+                + Show.count(position.ballast().blocksNeeded(), "block")
+                + " here, "
+                + position.ballast().aloneBlocks()
+                + " if the position were held by itself.");
+    }
+
+    /** A group of positions against what the wind asks of it. */
+    private static void step(Working.Builder w, Design design, ConnectedBallast.Group group) {
+        UnitSystem units = design.job().project().units();
+        List<HoldDown.Position> positions = design.holdDown().positions();
+        w.step(
+                "",
+                "weight of positions " + positions.get(group.first()).number() + " to "
+                        + positions.get(group.last()).number(),
+                "Σ (own + n · {block}) at least Σ max(D_up, D_sl)",
+                mass(units, group.weighsKg()) + " of " + mass(units, group.neededKg()) + " needed",
+                design.job().array().tray().sharedReport(),
+                Term.data(
+                        "block",
+                        "one block",
+                        mass(units, design.job().array().block().mass().si()),
+                        Origin.CATALOGUE,
+                        design.job().array().block().info()));
+    }
+
+    /** Blocks over connected positions: the tightest group, and what it saves. */
+    static Working connected(Design design, CodeTables tables) {
+        ConnectedBallast connected = design.holdDown().connected();
+        ConnectedBallast.Group worst =
+                connected == null ? null : connected.tightest(design.holdDown().positions());
+        if (worst == null) {
+            return null;
+        }
+        int blocks = design.holdDown().blocks();
+        int saved = connected.aloneBlocks() - blocks;
+        Working.Builder w = Working.of(
+                "ballast.connected",
+                "Blocks over connected positions",
+                Show.count(blocks, "block") + ", " + saved + " fewer than position by position");
+        step(w, design, worst);
+        return w.step(
+                        "",
+                        "blocks saved",
+                        "{alone} − {together}",
+                        String.valueOf(saved),
+                        "least total that satisfies every group, exact: longest path over sums of blocks",
+                        Term.computed(
+                                "alone",
+                                "blocks with every position rounded up",
+                                String.valueOf(connected.aloneBlocks()),
+                                null),
+                        Term.computed("together", "blocks placed", String.valueOf(blocks), "total.blocks"))
+                .note(
+                        "Every group of positions in a line that share load, no more than the system has been shown to share"
+                                + " over, weighs what the wind asks of the group. No position is more than "
+                                + Show.count(connected.shortOfOwn(), "block")
+                                + " short of what it would need alone: a house rule ("
+                                + tables.houseRules().title() + ").")
                 .build();
     }
 

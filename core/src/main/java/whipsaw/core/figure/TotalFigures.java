@@ -219,7 +219,9 @@ final class TotalFigures {
                         "",
                         "sum over "
                                 + design.holdDown().positions().size()
-                                + " positions, each rounded up to whole blocks",
+                                + (design.holdDown().connected() == null
+                                        ? " positions, each rounded up to whole blocks"
+                                        : " positions, worked out over connected positions"),
                         "Σ n · {block}",
                         Show.both(units, Dimension.MASS, design.holdDown().ballastKg()),
                         "",

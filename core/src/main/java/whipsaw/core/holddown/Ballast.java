@@ -18,7 +18,7 @@ import whipsaw.core.working.Terms;
  * level the code gives (strength level for ASCE 7); the factors are those of the method.
  *
  * @param values of the symbols of the formulas
- * @param blocksNeeded whole blocks
+ * @param blocksNeeded whole blocks; over connected positions what falls to this one
  * @param blocksPlaced whole blocks, no more than the position takes
  * @param left what remains for attachments when the position is full
  */
@@ -122,6 +122,21 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
         Hold attachedAbove(int blocks) {
             return new Hold(friction, blockKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors, true);
         }
+    }
+
+    /** The same with blocks that hold it together with its neighbours. */
+    Ballast together(int blocks) {
+        return new Ballast(demand, hold, values, blocks, blocks, NOTHING);
+    }
+
+    /** The same, full with these blocks and short of what it needs. */
+    Ballast full(int blocks) {
+        return new Ballast(demand, hold, values, aloneBlocks(), blocks, left(demand, hold, blocks, hold.factors()));
+    }
+
+    /** Whole blocks that would hold it by itself. */
+    public int aloneBlocks() {
+        return Double.isNaN(demand.upliftN()) ? 0 : Math.max(0, Limits.ceil(values.get("n")));
     }
 
     /** Whether more blocks are needed than the position takes. */

@@ -12,6 +12,8 @@ import whipsaw.core.array.ArrayLayout;
  * @param tooNearEdge modules nearer to a roof edge than the method allows
  * @param demands by module
  * @param positions where ballast lies
+ * @param friction between feet and covering
+ * @param connected how blocks were worked out over connected positions; null where each was rounded up by itself
  */
 public record HoldDown(
         String method,
@@ -20,7 +22,8 @@ public record HoldDown(
         List<ArrayLayout.Module> tooNearEdge,
         List<Demand> demands,
         List<Position> positions,
-        double friction) {
+        double friction,
+        ConnectedBallast connected) {
 
     public HoldDown {
         missing = List.copyOf(missing);
@@ -77,6 +80,11 @@ public record HoldDown(
             double t,
             List<Share> shares,
             Ballast ballast) {
+        /** The same held otherwise. */
+        Position with(Ballast other) {
+            return new Position(index, id, row, kind, place, s, t, shares, other);
+        }
+
         /** The number it has on every sheet: {@code 3-12}, of a joint {@code 3-J12}. */
         public String number() {
             return row + "-" + label();
@@ -126,7 +134,11 @@ public record HoldDown(
 
     /** Area of a module over which its load is shared, as the demand was found, in modules; at least 1. */
     public int sharedModules(int module, double moduleM2) {
-        return Math.max(1, (int) Math.floor(demands.get(module).pressure().effectiveAreaM2() / moduleM2 + 1e-9));
+        return sharedModules(demands.get(module), moduleM2);
+    }
+
+    static int sharedModules(Demand demand, double moduleM2) {
+        return Math.max(1, (int) Math.floor(demand.pressure().effectiveAreaM2() / moduleM2 + 1e-9));
     }
 
     /** The position that needs most blocks, or null without modules. */

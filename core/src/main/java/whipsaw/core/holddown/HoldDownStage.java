@@ -34,6 +34,7 @@ public final class HoldDownStage {
     private final Ballast.Hold hold;
     private final Ballast.Hold attached;
     private final List<Envelope> attachedBays;
+    private final int shortOfOwn;
 
     private HoldDownStage(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
         this.job = job;
@@ -50,6 +51,7 @@ public final class HoldDownStage {
                 job.array().tray().mostBlocks(),
                 job.roof().slope().si(),
                 tables.wind().loadFactors(method.loadMethod()));
+        this.shortOfOwn = (int) tables.houseRule("ballast_short_of_own");
         ArrayChoice.Attachments attachments = job.array().attachments();
         this.attached = attachments == null ? hold : hold.attachedAbove(attachments.mostBlocks());
         this.attachedBays = attachments == null
@@ -99,7 +101,39 @@ public final class HoldDownStage {
                     fromRowEnd[m.index()],
                     joined.size(m.index())));
         }
-        return new HoldDown(method.loadMethod(), missing, outside, near, demands, positions(demands), hold.friction());
+        List<HoldDown.Position> alone = positions(demands);
+        if (!job.array().ballastTogether() || !missing.isEmpty() || !outside.isEmpty()) {
+            return new HoldDown(method.loadMethod(), missing, outside, near, demands, alone, hold.friction(), null);
+        }
+        ConnectedBallast.Found found = ConnectedBallast.of(alone, rows(alone, demands), shortOfOwn);
+        return new HoldDown(
+                method.loadMethod(),
+                missing,
+                outside,
+                near,
+                demands,
+                found.positions(),
+                hold.friction(),
+                found.connected());
+    }
+
+    /** Positions in a line of each run, and how many of them hold each other: no more than share the load. */
+    private List<ConnectedBallast.Row> rows(List<HoldDown.Position> positions, List<HoldDown.Demand> demands) {
+        List<ConnectedBallast.Row> rows = new ArrayList<>();
+        double module = job.array().module().areaM2();
+        int first = 0;
+        while (first < positions.size()) {
+            int last = first;
+            while (last + 1 < positions.size()
+                    && HoldDown.follows(layout, positions.get(last), positions.get(last + 1))) {
+                last++;
+            }
+            int shared = HoldDown.sharedModules(
+                    demands.get(positions.get(first).shares().get(0).module()), module);
+            rows.add(new ConnectedBallast.Row(first, last, Math.min(shared, last - first + 1)));
+            first = last + 1;
+        }
+        return rows;
     }
 
     private boolean tooNear(Coordinate[] corners) {

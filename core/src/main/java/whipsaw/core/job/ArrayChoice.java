@@ -19,6 +19,7 @@ import whipsaw.core.units.Measure;
  * @param removed places of modules left out by hand
  * @param hand null where nothing else was done by hand
  * @param attachments null where nothing but weight holds the array
+ * @param ballastBy {@code together} where blocks are worked out over connected positions; empty for each by itself
  */
 public record ArrayChoice(
         @Input(label = "Tray system", catalogue = "tray-system") TraySystem tray,
@@ -72,9 +73,22 @@ public record ArrayChoice(
                 Measure shiftAcross,
         @Input(label = "Modules left out", each = "Module left out", by = "", many = 20_000) List<Corner> removed,
         @Input(label = "Hand work", optional = true) HandWork hand,
-        @Input(label = "Attachments beside weight", optional = true) Attachments attachments) {
+        @Input(label = "Attachments beside weight", optional = true) Attachments attachments,
+        @Input(
+                        label = "Blocks worked out",
+                        choices = {"together"},
+                        words = {"over connected positions"},
+                        optional = true,
+                        absent = "position by position",
+                        help = "only as far as the system has been shown to share load")
+                String ballastBy) {
     public ArrayChoice {
         removed = List.copyOf(removed);
+    }
+
+    /** Whether blocks are worked out over connected positions. */
+    public boolean ballastTogether() {
+        return ballastBy.equals("together");
     }
 
     /** What was done by hand beside modules left out. */
@@ -110,7 +124,8 @@ public record ArrayChoice(
                 shiftAcross,
                 out,
                 work,
-                attachments);
+                attachments,
+                ballastBy);
     }
 
     /**

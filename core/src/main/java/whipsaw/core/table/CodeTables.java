@@ -186,6 +186,11 @@ public final class CodeTables {
         return new CodeTables(tables);
     }
 
+    /** The table of the house rules. */
+    public CodeTable houseRules() {
+        return table("house_rules");
+    }
+
     /** A figure of the house rules. */
     public double houseRule(String rule) {
         return table("house_rules").rows().stream()

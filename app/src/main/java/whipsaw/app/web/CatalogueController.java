@@ -36,6 +36,7 @@ public class CatalogueController {
         KINDS.put("tray-system", "Tray systems");
         KINDS.put("module", "Modules");
         KINDS.put("block", "Blocks");
+        KINDS.put("attachment", "Attachments");
         KINDS.put("inverter", "Inverters");
         KINDS.put("conductor", "Conductors");
         KINDS.put("member", "Sections of members");

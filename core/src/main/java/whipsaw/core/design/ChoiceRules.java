@@ -49,6 +49,7 @@ final class ChoiceRules {
             setting(problems, GAP, array.gap(), tray, tray.gaps(), Dimension.PART_LENGTH, units);
         }
         friction(problems, job);
+        attachments(problems, array.attachments(), units);
         if (array.ballastTogether() && tray.shared() == null) {
             problems.add(Problem.at(
                     JobPaths.ARRAY.to(ArrayChoice::ballastBy),
@@ -71,6 +72,42 @@ final class ChoiceRules {
         moduleFits(problems, array.module(), plan, units);
         oneKindToABay(problems, job.roof().fabric().structure().members());
         return problems;
+    }
+
+    /** What one attachment takes may be set lower than its maker states, never higher. */
+    private static void attachments(List<Problem> problems, ArrayChoice.Attachments a, UnitSystem units) {
+        if (a == null || a.part() == null) {
+            return;
+        }
+        atMost(
+                problems,
+                JobPaths.ATTACHMENTS.to(ArrayChoice.Attachments::tension),
+                a.tension(),
+                a.part().tension(),
+                units);
+        atMost(
+                problems,
+                JobPaths.ATTACHMENTS.to(ArrayChoice.Attachments::shear),
+                a.shear(),
+                a.part().shear(),
+                units);
+        if (!a.kind().equals(a.part().fixing())) {
+            problems.add(Problem.at(
+                    JobPaths.ATTACHMENTS.to(ArrayChoice.Attachments::kind),
+                    a.kind(),
+                    "is not how the attachment is fixed: " + a.part().info().name() + " is "
+                            + a.part().fixing()));
+        }
+    }
+
+    private static void atMost(List<Problem> problems, Path<Measure> at, Measure set, Measure most, UnitSystem units) {
+        if (Limits.above(set.si(), most.si())) {
+            problems.add(Problem.at(
+                    at,
+                    set.typed(),
+                    "is more than the attachment takes: at most " + Show.in(units, Dimension.FORCE, most.si())
+                            + ", for example " + most.typed()));
+        }
     }
 
     /** Whether the trays are shown to stand on the covering at its slope. */

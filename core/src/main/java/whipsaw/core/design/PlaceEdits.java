@@ -135,6 +135,10 @@ public final class PlaceEdits {
         if (!job.array().removed().isEmpty()) {
             changes.add(set(own.id(), "removed", written(moved(job.array().removed(), dx, dy))));
         }
+        ArrayChoice.Attachments attachments = job.array().attachments();
+        if (attachments != null && !attachments.at().isEmpty()) {
+            changes.add(set(own.id(), "attachments.at", written(moved(attachments.at(), dx, dy))));
+        }
         if (job.array().hand() != null) {
             changes.add(hand(own.id(), job.array().hand().moved(c -> moved(List.of(c), dx, dy)
                     .get(0))));

@@ -88,6 +88,23 @@ final class StandingChecks {
                     "total.blocks",
                     "name bays as on the plan, or none for all of them"));
         }
+        int lost = asked == null
+                ? 0
+                : asked.at().size()
+                        - (int) design.holdDown().positions().stream()
+                                .filter(p -> p.ballast().hold().attached())
+                                .count();
+        if (lost > 0 && asked.bays().isEmpty()) {
+            checks.add(Check.stated(
+                    "array.attached-places",
+                    "Positions with attachments",
+                    Show.count(lost, "place") + " of " + asked.at().size() + " at no position",
+                    "a position at every place",
+                    Verdict.NEEDS_ENGINEER,
+                    "places as taken from the mix of blocks and attachments",
+                    "total.blocks",
+                    "the array has moved since: work out the mix of blocks and attachments anew"));
+        }
         AttachedArray a = design.attached();
         if (a == null) {
             return;

@@ -33,13 +33,21 @@ final class AttachmentFigures {
                 a.each().shear());
         Working.Builder w = Working.of("array.attachments", "Attachments, first estimate", String.valueOf(a.needed()));
         for (AttachedArray.Group g : a.groups().stream().limit(MOST_GROUPS).toList()) {
+            String byArea = a.each().part() == null || a.each().part().serves() == null
+                    ? ""
+                    : "; " + Show.both(units, Dimension.AREA, g.areaM2()) + " of modules, each at most "
+                            + Show.both(
+                                    units,
+                                    Dimension.AREA,
+                                    a.each().part().serves().si());
             w.step(
                     "n_i",
                     "from position " + g.name() + ", " + g.positions().size() + " lacking weight within " + g.within()
                             + (g.within() == 1 ? " module" : " modules that share load"),
                     "{T} / {T_a} + {V} / {V_a}, rounded up",
                     String.valueOf(g.attachments()),
-                    "linear interaction, at least one; tension and shear left over at full positions, at allowable level in ASCE 7",
+                    "linear interaction, at least one; tension and shear left over at full positions, at allowable level in ASCE 7"
+                            + byArea,
                     Term.computed("T", "uplift left over", force(units, g.tensionN()), null),
                     tension,
                     Term.computed("V", "sliding left over", force(units, g.shearN()), null),

@@ -108,6 +108,13 @@ public record ConnectedBallast(int aloneBlocks, int shortOfOwn, List<Row> rows) 
             int[] most = new int[n];
             for (int i = 0; i < n; i++) {
                 Ballast b = alone.get(row.first() + i).ballast();
+                if (b.attached()) {
+                    // attachments take over here: it neither helps its neighbours nor leans on them
+                    need[i] = b.blocksPlaced();
+                    least[i] = b.blocksPlaced();
+                    most[i] = b.blocksPlaced();
+                    continue;
+                }
                 need[i] = b.requiredKg() / b.hold().blockKg();
                 least[i] = Math.max(0, b.blocksNeeded() - shortOfOwn);
                 most[i] = b.hold().mostBlocks();
@@ -115,6 +122,9 @@ public record ConnectedBallast(int aloneBlocks, int shortOfOwn, List<Row> rows) 
             LeastBlocks.Found found = LeastBlocks.of(need, least, most, row.within());
             for (int i = 0; i < n; i++) {
                 HoldDown.Position p = alone.get(row.first() + i);
+                if (p.ballast().attached()) {
+                    continue;
+                }
                 boolean lacks =
                         least[i] > most[i] || found.unmet()[i] && p.ballast().blocksNeeded() > most[i];
                 all.set(

@@ -2,13 +2,16 @@ package whipsaw.core.holddown;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import whipsaw.core.array.ArrayLayout;
 import whipsaw.core.catalogue.TraySystem;
 import whipsaw.core.job.ArrayChoice;
+import whipsaw.core.job.Corner;
 import whipsaw.core.job.Job;
 import whipsaw.core.roof.RoofPlan;
 import whipsaw.core.site.EdgeDistance;
@@ -34,6 +37,7 @@ public final class HoldDownStage {
     private final Ballast.Hold hold;
     private final Ballast.Hold attached;
     private final List<Envelope> attachedBays;
+    private final Set<Long> attachedAt;
     private final int shortOfOwn;
 
     private HoldDownStage(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
@@ -54,6 +58,7 @@ public final class HoldDownStage {
         this.shortOfOwn = (int) tables.houseRule("ballast_short_of_own");
         ArrayChoice.Attachments attachments = job.array().attachments();
         this.attached = attachments == null ? hold : hold.attachedAbove(attachments.mostBlocks());
+        this.attachedAt = places(attachments, layout);
         this.attachedBays = attachments == null
                 ? List.of()
                 : plan.bays().stream()
@@ -62,9 +67,34 @@ public final class HoldDownStage {
                         .toList();
     }
 
+    /** Cells of half a module in which an attachment was placed. */
+    private static Set<Long> places(ArrayChoice.Attachments attachments, ArrayLayout layout) {
+        Set<Long> cells = new HashSet<>();
+        if (attachments != null) {
+            for (Corner c : attachments.at()) {
+                double s = layout.frame().s(c.x().si(), c.y().si());
+                double t = layout.frame().t(c.x().si(), c.y().si());
+                // the nearest middle lies no farther than half a module: a quarter to each side of its own cell
+                for (int i = -1; i <= 1; i += 2) {
+                    for (int k = -1; k <= 1; k += 2) {
+                        cells.add(cell(s + i * layout.alongM() / 4, t + k * layout.depthM() / 4, layout));
+                    }
+                }
+            }
+        }
+        return cells;
+    }
+
+    private static long cell(double s, double t, ArrayLayout layout) {
+        return Math.round(2 * s / layout.alongM()) * 1_000_003L + Math.round(2 * t / layout.depthM());
+    }
+
     /** What holds a position: weight alone, or fewer blocks and attachments where the job asks for them. */
     private Ballast.Hold holdAt(double s, double t) {
         ArrayChoice.Attachments attachments = job.array().attachments();
+        if (attachments != null && !attachments.at().isEmpty() && !attachedAt.contains(cell(s, t, layout))) {
+            return hold;
+        }
         if (attachments == null || attachments.bays().isEmpty()) {
             return attached;
         }

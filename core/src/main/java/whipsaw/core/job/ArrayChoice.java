@@ -1,6 +1,7 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import whipsaw.core.catalogue.AttachmentType;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.ModuleType;
 import whipsaw.core.catalogue.TraySystem;
@@ -136,6 +137,8 @@ public record ArrayChoice(
      * @param mostBlocks a position takes where there are attachments
      * @param bays names of the bays they are in; empty for all
      * @param kind how they are fixed: bonded, screwed or bolted; empty when not said
+     * @param part of the catalogue; null where only what one takes is known
+     * @param at middles of the positions they are at; empty for all that lack weight
      */
     public record Attachments(
             @Input(
@@ -160,10 +163,19 @@ public record ArrayChoice(
                             choices = {"bonded", "screwed", "bolted"},
                             optional = true,
                             absent = "not said")
-                    String kind) {
+                    String kind,
+            @Input(label = "Attachment", catalogue = "attachment", optional = true) AttachmentType part,
+            @Input(
+                            label = "Positions with attachments",
+                            each = "Position with attachments",
+                            by = "",
+                            many = 20_000,
+                            absent = "all that lack weight")
+                    List<Corner> at) {
 
         public Attachments {
             bays = List.copyOf(bays);
+            at = List.copyOf(at);
         }
     }
 

@@ -3,6 +3,7 @@ package whipsaw.core.job;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import whipsaw.core.catalogue.AttachmentType;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.ConductorType;
 import whipsaw.core.catalogue.Contradiction;
@@ -87,6 +88,7 @@ public final class JobReader {
         ENTRIES.put("tray-system", TraySystem.class);
         ENTRIES.put("module", ModuleType.class);
         ENTRIES.put("block", BlockType.class);
+        ENTRIES.put("attachment", AttachmentType.class);
         ENTRIES.put("inverter", InverterType.class);
         ENTRIES.put("conductor", ConductorType.class);
         ENTRIES.put("member", MemberType.class);

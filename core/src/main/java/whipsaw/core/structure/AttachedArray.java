@@ -40,9 +40,16 @@ public record AttachedArray(
      *
      * @param positions those of them that lack weight
      * @param within modules they lie under, no more than share load
+     * @param areaM2 of the modules they hold
+     * @param attachments the more of what tension with shear ask for, and of what the area each may serve asks for
      */
     public record Group(
-            List<HoldDown.Position> positions, int within, double tensionN, double shearN, int attachments) {
+            List<HoldDown.Position> positions,
+            int within,
+            double tensionN,
+            double shearN,
+            double areaM2,
+            int attachments) {
         public Group {
             positions = List.copyOf(positions);
         }
@@ -120,7 +127,7 @@ public record AttachedArray(
             while (next < positions.size() && last(positions.get(next)) <= run.lastIndex()) {
                 HoldDown.Position p = positions.get(next++);
                 if (!group.isEmpty() && last(p) >= first + within) {
-                    groups.add(group(job.array().attachments(), group, within, factors));
+                    groups.add(group(job.array().attachments(), module, group, within, factors));
                     group.clear();
                 }
                 if (p.ballast().attached()) {
@@ -132,24 +139,44 @@ public record AttachedArray(
                 }
             }
             if (!group.isEmpty()) {
-                groups.add(group(job.array().attachments(), group, within, factors));
+                groups.add(group(job.array().attachments(), module, group, within, factors));
             }
         }
         return groups;
     }
 
+    /**
+     * Attachments that hold one position by itself; 1 where none is needed.
+     *
+     * @param moduleM2 area of a module
+     * @param factors attachments are held against; null for those of the method
+     */
+    public static int atPosition(
+            ArrayChoice.Attachments each, double moduleM2, HoldDown.Position p, WindTables.LoadFactors factors) {
+        return group(each, moduleM2, List.of(p), 1, factors).attachments();
+    }
+
     private static Group group(
-            ArrayChoice.Attachments each, List<HoldDown.Position> group, int within, WindTables.LoadFactors factors) {
+            ArrayChoice.Attachments each,
+            double moduleM2,
+            List<HoldDown.Position> group,
+            int within,
+            WindTables.LoadFactors factors) {
         double tension = 0;
         double shear = 0;
+        double area = 0;
         for (HoldDown.Position p : group) {
             Ballast b = p.ballast();
             Ballast.Left left = b.left(factors == null ? b.hold().factors() : factors);
             tension += left.tensionN();
             shear += left.shearN();
+            area += p.shares().stream().mapToDouble(HoldDown.Share::part).sum() * moduleM2;
         }
         int n = Limits.ceil(tension / each.tension().si() + shear / each.shear().si());
-        return new Group(group, within, tension, shear, Math.max(1, n));
+        int byArea = each.part() == null || each.part().serves() == null
+                ? 1
+                : Limits.ceil(area / each.part().serves().si());
+        return new Group(group, within, tension, shear, area, Math.max(Math.max(1, byArea), n));
     }
 
     /** The most that weight, snow and wind press on a position that lacks weight, at allowable level; NaN without wind. */

@@ -76,19 +76,37 @@ public record LoadWindow(
             RoofPlan plan, List<LaidArray> arrays, List<LaidLoads.Support> supports, double sideM, double allowancePa) {
         LoadWindow worst = null;
         for (LaidArray a : arrays) {
-            List<LaidLoads.Support> beside = new ArrayList<>(supports);
-            for (LaidArray other : arrays) {
-                if (other != a) {
-                    beside.addAll(near(a.layout(), other, sideM));
-                }
-            }
-            LoadWindow window = heaviest(plan, a, beside, sideM, allowancePa);
+            LoadWindow window = heaviest(plan, a, beside(arrays, a, supports, sideM), sideM, allowancePa);
             if (worst == null
                     || window != null && window.load().loadPa() > worst.load().loadPa()) {
                 worst = window;
             }
         }
         return worst;
+    }
+
+    private static List<LaidLoads.Support> beside(
+            List<LaidArray> arrays, LaidArray own, List<LaidLoads.Support> supports, double sideM) {
+        List<LaidLoads.Support> beside = new ArrayList<>(supports);
+        for (LaidArray other : arrays) {
+            if (other != own) {
+                beside.addAll(near(own.layout(), other, sideM));
+            }
+        }
+        return beside;
+    }
+
+    /** Of each line of windows along the rows of an array the heaviest, where it weighs more. */
+    static List<LoadWindow> heavierThan(
+            RoofPlan plan,
+            List<LaidArray> arrays,
+            LaidArray own,
+            List<LaidLoads.Support> supports,
+            double sideM,
+            double mostPa) {
+        return ofEachLine(plan, own, beside(arrays, own, supports, sideM), sideM, mostPa).stream()
+                .filter(w -> Limits.above(w.load().loadPa(), mostPa))
+                .toList();
     }
 
     /** What of another array a window along the rows of this one can reach, quarter by quarter. */
@@ -120,9 +138,22 @@ public record LoadWindow(
 
     private static LoadWindow heaviest(
             RoofPlan plan, LaidArray array, List<LaidLoads.Support> supports, double sideM, double allowancePa) {
+        LoadWindow best = null;
+        for (LoadWindow w : ofEachLine(plan, array, supports, sideM, allowancePa)) {
+            if (best == null || w.load().loadPa() > best.load().loadPa() * (1 + Limits.SLACK)) {
+                best = w;
+            }
+        }
+        return best == null ? null : of(array, best.s(), best.t(), best.alongM(), best.acrossM(), best.load());
+    }
+
+    /** The heaviest window of each line along the rows; none says yet which modules lie in it. */
+    private static List<LoadWindow> ofEachLine(
+            RoofPlan plan, LaidArray array, List<LaidLoads.Support> supports, double sideM, double allowancePa) {
         ArrayLayout layout = array.layout();
+        List<LoadWindow> found = new ArrayList<>();
         if (layout.modules().isEmpty()) {
-            return null;
+            return found;
         }
         double[] perModuleKg = array.perModuleKg();
         Envelope roof = inFrame(plan.outline(), layout.frame());
@@ -132,9 +163,6 @@ public record LoadWindow(
         Points points = Points.of(supports, layout.frame());
         double[] lefts = sides(rows, layout, along, points);
         double[][] inside = rows.stream().map(row -> inside(row, lefts, along)).toArray(double[][]::new);
-        double best = -1;
-        double bestS = 0;
-        double bestT = 0;
         double[] kg = new double[lefts.length];
         for (double t : lows(rows, layout, across, points)) {
             Arrays.fill(kg, 0);
@@ -149,16 +177,26 @@ public record LoadWindow(
                 }
             }
             Points there = points.between(t, t + across);
+            double best = -1;
+            double bestS = 0;
             for (int i = 0; i < lefts.length; i++) {
                 kg[i] += there.kgIn(lefts[i], lefts[i] + along);
                 if (kg[i] > best * (1 + Limits.SLACK)) {
                     best = kg[i];
                     bestS = lefts[i];
-                    bestT = t;
                 }
             }
+            found.add(new LoadWindow(
+                    array.job().place(),
+                    layout.frame(),
+                    bestS,
+                    t,
+                    along,
+                    across,
+                    RoofReserve.of(best, along * across, allowancePa),
+                    List.of()));
         }
-        return of(array, bestS, bestT, along, across, RoofReserve.of(best, along * across, allowancePa));
+        return found;
     }
 
     /** The first row whose low edge lies beyond a place; rows stand in order. */

@@ -160,6 +160,24 @@ public record RoofLoads(
                 worst);
     }
 
+    /**
+     * Windows of the agreed size along the rows of one array that weigh more: of each line of them the heaviest.
+     *
+     * @param arrays all on the roof
+     * @param own whose rows they lie along
+     * @param mostPa added load
+     */
+    public static List<LoadWindow> heavierThan(
+            Job job, RoofPlan plan, List<LaidArray> arrays, LaidArray own, double mostPa, CodeTables tables) {
+        return LoadWindow.heavierThan(
+                plan,
+                arrays,
+                own,
+                LaidLoads.of(job, plan).supports(),
+                tables.loadWindow().value("side_m"),
+                mostPa);
+    }
+
     private static void intoBays(LaidArray array, RoofPlan plan, double[] inBay, int... blocks) {
         ArrayLayout layout = array.layout();
         for (HoldDown.Position p : array.holdDown().positions()) {

@@ -221,7 +221,10 @@ class InputsTest {
                 "array.numbers",
                 json("{'by':'A. Reed','on':'2026-11-20','x':'1 m','y':'2 m','rows':'1: 1-12, 15; 3: 2'}"),
                 "array.attachments",
-                json("{'tension':'2 kN','shear':'1 kN','mostBlocks':4,'bays':'B2','kind':'bolted'}"),
+                json("{'tension':'2 kN','shear':'1 kN','mostBlocks':4,'bays':'B2','kind':'bolted',"
+                        + "'at':[{'x':'5 m','y':'5 m'}],'part':{'code':'r-9','edition':'1','maker':'M','name':'N',"
+                        + "'source':'S','dated':'2026-05-31','status':'invented','fixing':'bolted','tension':'2 kN',"
+                        + "'shear':'1 kN','basis':'report','steepest':'5 deg','serves':'6 m2'}}"),
                 "array.ballastBy",
                 "together",
                 "site.horizon",

@@ -69,7 +69,8 @@ final class StandingChecks {
                         : words(d.reasons()) + ": attachments, more room, or an engineer's judgement"));
     }
 
-    private static void attached(Design design, List<Check> checks) {
+    /** Bays and places that attachments were asked for at, and that are not there. */
+    private static void attachedWhere(Design design, List<Check> checks) {
         ArrayChoice.Attachments asked = design.job().array().attachments();
         List<String> unknown = asked == null
                 ? List.of()
@@ -105,6 +106,10 @@ final class StandingChecks {
                     "total.blocks",
                     "the array has moved since: work out the mix of blocks and attachments anew"));
         }
+    }
+
+    private static void attached(Design design, List<Check> checks) {
+        attachedWhere(design, checks);
         AttachedArray a = design.attached();
         if (a == null) {
             return;

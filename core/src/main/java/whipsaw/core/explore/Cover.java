@@ -3,7 +3,9 @@ package whipsaw.core.explore;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
+import java.util.Comparator;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.IntStream;
 import org.ojalgo.optimisation.Expression;
 import org.ojalgo.optimisation.ExpressionsBasedModel;
@@ -13,7 +15,7 @@ import whipsaw.core.units.Limits;
 
 /**
  * The cheapest choice of things that together take away at least so much in each of some places: an integer programme,
- * solved by branch and bound.
+ * solved by branch and bound over linear ones.
  */
 final class Cover {
     /** One place: what each thing takes away there, and how much has to go. */
@@ -33,6 +35,8 @@ final class Cover {
     }
 
     private static final double TAKEN = 0.5;
+    /** Parts are found to some nine figures. */
+    private static final double NEARLY = 1e-6;
 
     private final int[] cost;
     private final boolean[] always;
@@ -68,32 +72,85 @@ final class Cover {
      * @param start a choice that suffices
      */
     Choice cheapest(Choice start, long mostMs) {
-        BitSet best = start.chosen();
-        int bound = relaxed();
-        if (start.cost() <= bound) {
-            return new Choice(best, start.cost(), bound);
+        Search search = new Search(start.chosen(), System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(mostMs));
+        int[] columns = columns();
+        int outside = IntStream.range(0, cost.length)
+                .filter(i -> always[i] && places.stream().noneMatch(p -> p.takes()[i] > 0))
+                .map(i -> cost[i])
+                .sum();
+        int bound = search.branch(columns, new int[columns.length], outside);
+        return new Choice(search.best, sum(search.best), search.cut ? bound : sum(search.best));
+    }
+
+    /** Branch and bound: parts of things are allowed first, which costs no more, then one after the other is settled. */
+    private final class Search {
+        private BitSet best;
+        private final long until;
+        private boolean cut;
+
+        Search(BitSet start, long until) {
+            this.best = start;
+            this.until = until;
         }
-        ExpressionsBasedModel model = model(mostMs);
-        Optimisation.Result result = model.minimise();
-        if (result.getState().isFeasible()) {
+
+        /**
+         * Looks for something cheaper below a node.
+         *
+         * @param settled by column: 1 for chosen, -1 for left out, 0 for open
+         * @param outside cost of what is in no column
+         * @return what nothing below it costs less than
+         */
+        int branch(int[] columns, int[] settled, int outside) {
+            Optimisation.Result parts = model(columns, settled).minimise();
+            if (!parts.getState().isFeasible()) {
+                return Integer.MAX_VALUE;
+            }
+            int bound = outside + Limits.ceil(parts.getValue() - NEARLY);
+            offer(columns, parts);
+            if (bound >= sum(best)) {
+                return bound;
+            }
+            if (System.nanoTime() > until) {
+                cut = true;
+                return bound;
+            }
+            int open = -1;
+            for (int c = 0; c < columns.length; c++) {
+                double off = Math.abs(parts.doubleValue(c) - TAKEN);
+                boolean between = off < TAKEN - NEARLY;
+                open = between && (open < 0 || off < Math.abs(parts.doubleValue(open) - TAKEN)) ? c : open;
+            }
+            if (open < 0) {
+                return bound;
+            }
+            int[] next = settled.clone();
+            next[open] = 1;
+            int with = branch(columns, next, outside);
+            next = settled.clone();
+            next[open] = -1;
+            return Math.max(bound, Math.min(with, branch(columns, next, outside)));
+        }
+
+        /** Everything that is taken in part, without what is not needed of it: the smallest parts go first. */
+        private void offer(int[] columns, Optimisation.Result parts) {
             BitSet found = new BitSet();
-            int[] columns = columns();
             for (int i = 0; i < cost.length; i++) {
                 found.set(i, always[i]);
             }
+            List<Integer> taken = new ArrayList<>();
             for (int c = 0; c < columns.length; c++) {
-                if (result.doubleValue(c) > TAKEN) {
+                if (parts.doubleValue(c) > NEARLY) {
                     found.set(columns[c]);
+                    taken.add(c);
                 }
             }
-            if (suffices(found) && sum(found) < sum(best)) {
-                best = found;
-            }
-            if (result.getState().isOptimal() && sum(best) == sum(found)) {
-                bound = sum(best);
+            taken.sort(Comparator.comparingDouble(c -> parts.doubleValue(c)));
+            List<Integer> things = taken.stream().map(c -> columns[c]).toList();
+            if (suffices(found)) {
+                without(found, things);
+                best = sum(found) < sum(best) ? found : best;
             }
         }
-        return new Choice(best, sum(best), bound);
     }
 
     /** Things that take something away somewhere; the others are only chosen where they always are. */
@@ -103,18 +160,15 @@ final class Cover {
                 .toArray();
     }
 
-    private ExpressionsBasedModel model(long mostMs) {
-        Optimisation.Options options = new Optimisation.Options();
-        options.time_abort = mostMs;
-        options.time_suffice = mostMs;
-        ExpressionsBasedModel model = new ExpressionsBasedModel(options);
-        int[] columns = columns();
+    private ExpressionsBasedModel model(int[] columns, int... settled) {
+        ExpressionsBasedModel model = new ExpressionsBasedModel();
         Variable[] x = new Variable[columns.length];
         for (int c = 0; c < columns.length; c++) {
-            x[c] = model.addVariable("x" + columns[c]).binary().weight(cost[columns[c]]);
-            if (always[columns[c]]) {
-                x[c].lower(1);
-            }
+            boolean taken = always[columns[c]] || settled[c] > 0;
+            x[c] = model.addVariable("x" + columns[c])
+                    .lower(taken ? 1 : 0)
+                    .upper(settled[c] < 0 ? 0 : 1)
+                    .weight(cost[columns[c]]);
         }
         for (int k = 0; k < places.size(); k++) {
             Expression e = model.addExpression("p" + k).lower(places.get(k).atLeast());
@@ -126,18 +180,6 @@ final class Cover {
             }
         }
         return model;
-    }
-
-    /** Costs are whole: none is less than that of parts of things, rounded up. */
-    private int relaxed() {
-        ExpressionsBasedModel model = model(Long.MAX_VALUE);
-        model.relax(true);
-        Optimisation.Result result = model.minimise();
-        int outside = IntStream.range(0, cost.length)
-                .filter(i -> always[i] && places.stream().noneMatch(p -> p.takes()[i] > 0))
-                .map(i -> cost[i])
-                .sum();
-        return outside + (result.getState().isOptimal() ? Limits.ceil(result.getValue() - Limits.SLACK) : 0);
     }
 
     /** What takes most for its cost first, then those left out again that are not needed. */
@@ -171,7 +213,13 @@ final class Cover {
                 left[k] -= places.get(k).takes()[best];
             }
         }
-        for (int i = chosen.nextSetBit(0); i >= 0; i = chosen.nextSetBit(i + 1)) {
+        without(chosen, chosen.stream().boxed().toList());
+        return chosen;
+    }
+
+    /** Leaves out again what is not needed, in order. */
+    private void without(BitSet chosen, List<Integer> things) {
+        for (int i : things) {
             if (!always[i]) {
                 chosen.clear(i);
                 if (!suffices(chosen)) {
@@ -179,7 +227,6 @@ final class Cover {
                 }
             }
         }
-        return chosen;
     }
 
     private boolean suffices(BitSet chosen) {

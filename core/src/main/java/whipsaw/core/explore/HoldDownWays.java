@@ -37,7 +37,7 @@ import whipsaw.core.units.Limits;
  * least for the windows in it, so for all of them.
  */
 public final class HoldDownWays {
-    private static final int MOST_ROUNDS = 40;
+    private static final int MOST_ROUNDS = 80;
     private static final long MOST_MS = 1_500;
 
     private final Design now;

@@ -32,27 +32,7 @@ final class AttachmentFigures {
                 force(units, a.each().shear().si()),
                 a.each().shear());
         Working.Builder w = Working.of("array.attachments", "Attachments, first estimate", String.valueOf(a.needed()));
-        for (AttachedArray.Group g : a.groups().stream().limit(MOST_GROUPS).toList()) {
-            String byArea = a.each().part() == null || a.each().part().serves() == null
-                    ? ""
-                    : "; " + Show.both(units, Dimension.AREA, g.areaM2()) + " of modules, each at most "
-                            + Show.both(
-                                    units,
-                                    Dimension.AREA,
-                                    a.each().part().serves().si());
-            w.step(
-                    "n_i",
-                    "from position " + g.name() + ", " + g.positions().size() + " lacking weight within " + g.within()
-                            + (g.within() == 1 ? " module" : " modules that share load"),
-                    "{T} / {T_a} + {V} / {V_a}, rounded up",
-                    String.valueOf(g.attachments()),
-                    "linear interaction, at least one; tension and shear left over at full positions, at allowable level in ASCE 7"
-                            + byArea,
-                    Term.computed("T", "uplift left over", force(units, g.tensionN()), null),
-                    tension,
-                    Term.computed("V", "sliding left over", force(units, g.shearN()), null),
-                    shear);
-        }
+        groups(w, a, units, tension, shear);
         if (a.groups().size() > MOST_GROUPS) {
             w.note("And " + (a.groups().size() - MOST_GROUPS) + " more groups in the same way.");
         }
@@ -83,6 +63,30 @@ final class AttachmentFigures {
                                 + " to carry the load to them. Where they stand, and what they pull on deck and members, is"
                                 + " for the engineer.")
                 .build();
+    }
+
+    private static void groups(Working.Builder w, AttachedArray a, UnitSystem units, Term tension, Term shear) {
+        for (AttachedArray.Group g : a.groups().stream().limit(MOST_GROUPS).toList()) {
+            String byArea = a.each().part() == null || a.each().part().serves() == null
+                    ? ""
+                    : "; " + Show.both(units, Dimension.AREA, g.areaM2()) + " of modules, each at most "
+                            + Show.both(
+                                    units,
+                                    Dimension.AREA,
+                                    a.each().part().serves().si());
+            w.step(
+                    "n_i",
+                    "from position " + g.name() + ", " + g.positions().size() + " lacking weight within " + g.within()
+                            + (g.within() == 1 ? " module" : " modules that share load"),
+                    "{T} / {T_a} + {V} / {V_a}, rounded up",
+                    String.valueOf(g.attachments()),
+                    "linear interaction, at least one; tension and shear left over at full positions, at allowable level in ASCE 7"
+                            + byArea,
+                    Term.computed("T", "uplift left over", force(units, g.tensionN()), null),
+                    tension,
+                    Term.computed("V", "sliding left over", force(units, g.shearN()), null),
+                    shear);
+        }
     }
 
     private static String force(UnitSystem units, double newton) {

@@ -62,6 +62,7 @@ class AccessibilityTest extends ServedTest {
                 JOB + "/revisions",
                 JOB + "/compare?from=1&to=1",
                 JOB + "/parts",
+                JOB + "/hold-down",
                 JOB + "/options",
                 JOB + "/energy",
                 JOB + "/sun?lose=4",

@@ -242,7 +242,10 @@ final class HoldDownFigures {
         Working.Builder w = Working.of(
                 "ballast.connected",
                 "Blocks over connected positions",
-                Show.count(blocks, "block") + ", " + saved + " fewer than position by position");
+                Show.count(blocks, "block") + ", " + Math.abs(saved)
+                        + (saved < 0
+                                ? " more than position by position: neighbours carry what full positions have no room for"
+                                : " fewer than position by position"));
         step(w, design, worst);
         return w.step(
                         "",

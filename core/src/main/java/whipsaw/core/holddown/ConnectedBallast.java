@@ -8,7 +8,7 @@ import java.util.List;
  * every position up by itself: any group of so many in a line weighs what the wind asks of it, and no position falls
  * short of its own need by more blocks than the house rule allows. The total is the least these rules allow.
  *
- * @param aloneBlocks what all positions would take if each were rounded up by itself, as far as they have room
+ * @param aloneBlocks what all positions would need if each were rounded up by itself, room or not
  * @param shortOfOwn blocks a position may be short of what it would need alone
  * @param rows positions in a line without a break
  */
@@ -135,7 +135,7 @@ public record ConnectedBallast(int aloneBlocks, int shortOfOwn, List<Row> rows) 
                                         : p.ballast().together(found.blocks()[i])));
             }
         }
-        int sum = alone.stream().mapToInt(p -> p.ballast().blocksPlaced()).sum();
+        int sum = alone.stream().mapToInt(p -> p.ballast().blocksNeeded()).sum();
         return new Found(all, new ConnectedBallast(sum, shortOfOwn, rows));
     }
 }

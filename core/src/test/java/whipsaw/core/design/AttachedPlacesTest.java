@@ -21,31 +21,9 @@ import whipsaw.core.units.Limits;
 
 /** Attachments at chosen positions: there and nowhere else, no stronger than their maker says, told when a place is lost. */
 class AttachedPlacesTest {
-    private static Map<String, Object> part() {
-        return new LinkedHashMap<>(Map.of(
-                "code",
-                "a-1",
-                "edition",
-                "1",
-                "maker",
-                "Testmaker",
-                "name",
-                "anchor",
-                "source",
-                "test",
-                "status",
-                "invented",
-                "fixing",
-                "screwed",
-                "tension",
-                "3 kN",
-                "shear",
-                "2 kN"));
-    }
-
     private static Map<String, Object> attachments(List<Map<String, Object>> at) {
-        Map<String, Object> all = new LinkedHashMap<>(
-                Map.of("tension", "3 kN", "shear", "2 kN", "mostBlocks", 0, "kind", "screwed", "part", part()));
+        Map<String, Object> all = new LinkedHashMap<>(Map.of(
+                "tension", "3 kN", "shear", "2 kN", "mostBlocks", 0, "kind", "screwed", "part", Jobs.attachment()));
         all.put("at", at);
         return all;
     }

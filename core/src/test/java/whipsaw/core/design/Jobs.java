@@ -3,6 +3,7 @@ package whipsaw.core.design;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.ObjectMapper;
@@ -73,6 +74,17 @@ public final class Jobs {
             throw new AssertionError(problems);
         }
         return reading.job();
+    }
+
+    /** An invented attachment as the catalogue holds it: screwed, 3 kN up and 2 kN along. */
+    public static Map<String, Object> attachment() {
+        Map<String, Object> body = new LinkedHashMap<>();
+        for (String id : List.of("code", "maker", "name", "source")) {
+            body.put(id, "anchor");
+        }
+        body.putAll(Map.of("edition", "1", "status", "invented"));
+        body.putAll(Map.of("fixing", "screwed", "tension", "3 kN", "shear", "2 kN"));
+        return body;
     }
 
     public static Design design(Object... pathsAndValues) {

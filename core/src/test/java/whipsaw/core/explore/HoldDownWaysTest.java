@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import java.util.BitSet;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -69,25 +68,7 @@ class HoldDownWaysTest {
     }
 
     private static AttachmentType part(String serves) {
-        var body = new LinkedHashMap<String, Object>(Map.of(
-                "code",
-                "a-1",
-                "edition",
-                "1",
-                "maker",
-                "Testmaker",
-                "name",
-                "anchor",
-                "source",
-                "test",
-                "status",
-                "invented",
-                "fixing",
-                "screwed",
-                "tension",
-                "3 kN",
-                "shear",
-                "3 kN"));
+        Map<String, Object> body = Jobs.attachment();
         body.put("serves", serves);
         return (AttachmentType) JobReader.readEntry("attachment", body).job();
     }

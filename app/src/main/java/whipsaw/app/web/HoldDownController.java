@@ -212,9 +212,9 @@ public class HoldDownController {
         columns.add(column(
                 "blocks", "Blocks, position by position", alone, "each position rounded up by itself", now, key));
         HoldDownWays.Way together = ways.ballast(true);
-        int saved = together == null || alone == null
+        int saved = together == null
                 ? 0
-                : alone.design().holdDown().blocks()
+                : together.design().holdDown().connected().aloneBlocks()
                         - together.design().holdDown().blocks();
         columns.add(column(
                 "together",
@@ -222,7 +222,8 @@ public class HoldDownController {
                 together,
                 together == null
                         ? "the tray system has not been shown to share load"
-                        : "least total there is, proved: " + saved + " fewer than position by position",
+                        : "least total there is, proved: " + Math.abs(saved) + (saved < 0 ? " more" : " fewer")
+                                + " than position by position needs",
                 now,
                 key));
         HoldDownWays.Way mix = ways.fewest(limit, running.begun(""));

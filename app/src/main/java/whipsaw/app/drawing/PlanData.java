@@ -68,7 +68,7 @@ public final class PlanData {
                                 : List.of())
                         .toList());
         data.put("grid", grid(design));
-        double blockKg = design.job().array().block().mass().si();
+        double blockKg = design.holdDown().block().laidKg();
         Unit mass = Dimension.MASS.unit(design.job().project().units());
         data.put("block", List.of(mass.fromSi(blockKg), mass.symbol()));
         data.put("places", places(design));

@@ -301,8 +301,15 @@ public final class EntryForm extends EntryFields {
     private List<Group> holdDown() {
         Path<ArrayChoice> array = JobPaths.ARRAY;
         Path<ArrayChoice.Attachments> at = array.to(ArrayChoice::attachments);
+        Path<ArrayChoice.Weighed> weighed = array.to(ArrayChoice::weighed);
         return List.of(
                 plain("Ballast", in(array.to(ArrayChoice::block)), of(array.to(ArrayChoice::ballastBy))),
+                whole(
+                        "Blocks weighed",
+                        weighed,
+                        of(weighed.to(ArrayChoice.Weighed::count)),
+                        of(weighed.to(ArrayChoice.Weighed::mean)),
+                        of(weighed.to(ArrayChoice.Weighed::spread))),
                 attachments(at));
     }
 

@@ -200,7 +200,7 @@ public record JobSheet(
                 .mapToInt(ArrayLayout.Module::row)
                 .filter(r -> r == row)
                 .count();
-        double kg = blocks * design.job().array().block().mass().si();
+        double kg = blocks * design.holdDown().block().laidKg();
         return new Row(
                 positions.get(0).row(),
                 text.toString(),

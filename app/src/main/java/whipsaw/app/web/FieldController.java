@@ -53,7 +53,7 @@ public class FieldController {
         UnitSystem units = design.job().project().units();
         boolean known = design.holdDown().established();
         int blocks = blocks(design, wanted);
-        double kg = blocks * design.job().array().block().mass().si();
+        double kg = blocks * design.holdDown().block().laidKg();
         model.addAttribute("slug", slug);
         model.addAttribute("job", design.job());
         model.addAttribute("places", Places.of(design));

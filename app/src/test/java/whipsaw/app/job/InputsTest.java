@@ -227,6 +227,8 @@ class InputsTest {
                         + "'shear':'1 kN','basis':'report','steepest':'5 deg','serves':'6 m2'}}"),
                 "array.ballastBy",
                 "together",
+                "array.weighed",
+                json("{'count':10,'mean':'14.2 kg','spread':'0.4 kg'}"),
                 "site.horizon",
                 "90: 4; 120: 11.5",
                 "array.aisle",

@@ -17,9 +17,12 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.ConnectedBallast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
+import whipsaw.core.holddown.WeighedBlock;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.job.KeptNumbers;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
 
@@ -51,6 +54,7 @@ final class ArrayChecks {
         all.windScope();
         all.ballast();
         all.connected();
+        all.weighed();
         return all.checks;
     }
 
@@ -312,6 +316,27 @@ final class ArrayChecks {
                 shown ? design.job().array().tray().sharedReport() : "no report on load sharing",
                 "ballast.connected",
                 shown ? "" : "the tray system names no report that shows how its positions share load"));
+    }
+
+    /** Blocks of the delivery against their datasheet; the array is held and loaded by what they were found to weigh. */
+    private void weighed() {
+        ArrayChoice.Weighed weighed = job.array().weighed();
+        if (weighed == null) {
+            return;
+        }
+        WeighedBlock block = design.holdDown().block();
+        double stated = job.array().block().mass().si();
+        boolean light = Limits.above(stated, block.creditedKg());
+        checks.add(Check.stated(
+                "ballast.weighed",
+                "Blocks as weighed",
+                Show.in(units, Dimension.MASS, weighed.mean().si()) + " mean of " + weighed.count() + ", "
+                        + Show.in(units, Dimension.MASS, block.creditedKg()) + " counted as holding",
+                Show.in(units, Dimension.MASS, stated) + " by the datasheet",
+                light ? Verdict.CLOSE : Verdict.PASSES,
+                "mean of the delivery, 95 % confidence",
+                "ballast.weighed",
+                light ? "lighter than stated: the blocks of every position were worked out anew" : ""));
     }
 
     private void ballast() {

@@ -70,6 +70,7 @@ public final class Figures {
             case "flush" -> FaceFigures.panel(design, place, tables);
             case "roof.bay" -> TotalFigures.bay(design, place);
             case "ballast.connected" -> HoldDownFigures.connected(design, tables);
+            case "ballast.weighed" -> HoldDownFigures.weighed(design);
             case "uplift" -> uplift(place);
             case "ballast" -> ballast(place);
             case "strings.longest" -> CircuitFigures.longest(design);
@@ -117,6 +118,7 @@ public final class Figures {
         keys.addAll(standing());
         keys.addAll(List.of(
                 "ballast.connected",
+                "ballast.weighed",
                 "array.gap",
                 "array.setback",
                 "array.shade",

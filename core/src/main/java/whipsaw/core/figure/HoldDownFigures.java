@@ -8,6 +8,8 @@ import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.ConnectedBallast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.TiltedArray;
+import whipsaw.core.holddown.WeighedBlock;
+import whipsaw.core.job.ArrayChoice;
 import whipsaw.core.job.Job;
 import whipsaw.core.table.CodeTables;
 import whipsaw.core.units.Dimension;
@@ -210,6 +212,31 @@ final class HoldDownFigures {
                 + " if the position were held by itself.");
     }
 
+    /** What a block is worth where some were weighed; null where none were. */
+    static Working weighed(Design design) {
+        WeighedBlock block = design.holdDown().block();
+        if (block.values() == null) {
+            return null;
+        }
+        Job job = design.job();
+        UnitSystem units = job.project().units();
+        ArrayChoice.Weighed w = job.array().weighed();
+        Terms terms = Terms.of(
+                Term.data("m_d", "", "", Origin.CATALOGUE, job.array().block().info()),
+                Term.given("m", "", "", w.mean()),
+                Term.given("s", "", "", w.spread()));
+        return Working.of(
+                        "ballast.weighed",
+                        "Weight of a block, " + w.count() + " weighed",
+                        mass(units, block.creditedKg()) + " counted as holding, " + mass(units, block.laidKg())
+                                + " as load")
+                .steps(block.values().steps(terms, units))
+                .note(
+                        "Weigh blocks of every pallet, dry, on a checked scale. Single blocks may be lighter than the mean:"
+                                + " sort out broken ones.")
+                .build();
+    }
+
     /** A group of positions against what the wind asks of it. */
     private static void step(Working.Builder w, Design design, ConnectedBallast.Group group) {
         UnitSystem units = design.job().project().units();
@@ -224,7 +251,7 @@ final class HoldDownFigures {
                 Term.data(
                         "block",
                         "one block",
-                        mass(units, design.job().array().block().mass().si()),
+                        mass(units, design.holdDown().block().creditedKg()),
                         Origin.CATALOGUE,
                         design.job().array().block().info()));
     }

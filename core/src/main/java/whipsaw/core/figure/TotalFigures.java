@@ -231,7 +231,7 @@ final class TotalFigures {
                                 Show.both(
                                         units,
                                         Dimension.MASS,
-                                        design.job().array().block().mass().si()),
+                                        design.holdDown().block().laidKg()),
                                 Origin.CATALOGUE,
                                 design.job().array().block().info()));
         if (design.holdDown().missingBlocks() > 0) {

@@ -68,6 +68,9 @@ public record Measured(
     /** A force on a roof, shown in kilonewtons and pounds. */
     public static final Measured FORCE = new Measured(" N", null, 1, 1, -2, 0, 4, Dimension.FORCE, UnitSystem.METRIC);
 
+    /** A mass, shown in kilograms and pounds. */
+    public static final Measured MASS = new Measured(" kg", null, 0, 1, 0, 0, 4, Dimension.MASS, UnitSystem.METRIC);
+
     /** An area, shown in both systems. */
     public static final Measured SQUARE_METRE =
             new Measured(" m²", null, 2, 0, 0, 0, 4, Dimension.AREA, UnitSystem.METRIC);

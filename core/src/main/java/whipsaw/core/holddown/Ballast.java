@@ -99,7 +99,8 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
      * What holds it.
      *
      * @param friction between the feet and the covering
-     * @param blockKg mass of one block
+     * @param blockKg mass of one block that counts as holding
+     * @param laidKg mass of one block that counts as load
      * @param mostBlocks what the position takes
      * @param roofSlopeDeg fall of the roof
      * @param factors load factors of the method
@@ -108,6 +109,7 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
     public record Hold(
             double friction,
             double blockKg,
+            double laidKg,
             int mostBlocks,
             double roofSlopeDeg,
             WindTables.LoadFactors factors,
@@ -115,12 +117,17 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
         /** Weight alone. */
         public Hold(
                 double friction, double blockKg, int mostBlocks, double roofSlopeDeg, WindTables.LoadFactors factors) {
-            this(friction, blockKg, mostBlocks, roofSlopeDeg, factors, false);
+            this(friction, blockKg, blockKg, mostBlocks, roofSlopeDeg, factors, false);
+        }
+
+        /** The same with blocks that weigh this on the roof. */
+        Hold laid(double kg) {
+            return new Hold(friction, blockKg, kg, mostBlocks, roofSlopeDeg, factors, attached);
         }
 
         /** The same with no more blocks than this, and attachments beside them. */
         Hold attachedAbove(int blocks) {
-            return new Hold(friction, blockKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors, true);
+            return new Hold(friction, blockKg, laidKg, Math.min(mostBlocks, blocks), roofSlopeDeg, factors, true);
         }
     }
 
@@ -249,8 +256,13 @@ public record Ballast(Demand demand, Hold hold, Values values, int blocksNeeded,
         return steps;
     }
 
-    /** Mass of the blocks placed, kg. */
+    /** Mass of the blocks placed, as they load the roof, kg. */
     public double placedKg() {
+        return blocksPlaced * hold.laidKg();
+    }
+
+    /** Mass of the blocks placed that counts as holding, kg. */
+    public double creditedKg() {
         return blocksPlaced * hold.blockKg();
     }
 

@@ -73,7 +73,7 @@ public record ConnectedBallast(int aloneBlocks, int shortOfOwn, List<Row> rows) 
             for (int k = i; k < i + row.within(); k++) {
                 Ballast b = positions.get(k).ballast();
                 needed += Math.max(b.upliftKg(), b.slidingKg());
-                weighs += b.demand().ownMassKg() + b.placedKg();
+                weighs += b.demand().ownMassKg() + b.creditedKg();
                 full |= b.full();
             }
             if (!full) {

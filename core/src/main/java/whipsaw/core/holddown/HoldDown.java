@@ -13,6 +13,7 @@ import whipsaw.core.array.ArrayLayout;
  * @param demands by module
  * @param positions where ballast lies
  * @param friction between feet and covering
+ * @param block what one is worth
  * @param connected how blocks were worked out over connected positions; null where each was rounded up by itself
  */
 public record HoldDown(
@@ -23,6 +24,7 @@ public record HoldDown(
         List<Demand> demands,
         List<Position> positions,
         double friction,
+        WeighedBlock block,
         ConnectedBallast connected) {
 
     public HoldDown {

@@ -39,6 +39,7 @@ public final class HoldDownStage {
     private final List<Envelope> attachedBays;
     private final Set<Long> attachedAt;
     private final int shortOfOwn;
+    private final WeighedBlock block;
 
     private HoldDownStage(Job job, RoofPlan plan, SiteActions site, ArrayLayout layout, CodeTables tables) {
         this.job = job;
@@ -49,12 +50,14 @@ public final class HoldDownStage {
         this.floor = UpliftFloor.of(job, plan, site, tables);
         this.missing = method.missing();
         this.outside = method.outsideScope();
+        this.block = WeighedBlock.of(job.array().block(), job.array().weighed());
         this.hold = new Ballast.Hold(
-                job.array().tray().friction().getOrDefault(job.roof().covering(), Double.NaN),
-                job.array().block().mass().si(),
-                job.array().tray().mostBlocks(),
-                job.roof().slope().si(),
-                tables.wind().loadFactors(method.loadMethod()));
+                        job.array().tray().friction().getOrDefault(job.roof().covering(), Double.NaN),
+                        block.creditedKg(),
+                        job.array().tray().mostBlocks(),
+                        job.roof().slope().si(),
+                        tables.wind().loadFactors(method.loadMethod()))
+                .laid(block.laidKg());
         this.shortOfOwn = (int) tables.houseRule("ballast_short_of_own");
         ArrayChoice.Attachments attachments = job.array().attachments();
         this.attached = attachments == null ? hold : hold.attachedAbove(attachments.mostBlocks());
@@ -133,7 +136,8 @@ public final class HoldDownStage {
         }
         List<HoldDown.Position> alone = positions(demands);
         if (!job.array().ballastTogether() || !missing.isEmpty() || !outside.isEmpty()) {
-            return new HoldDown(method.loadMethod(), missing, outside, near, demands, alone, hold.friction(), null);
+            return new HoldDown(
+                    method.loadMethod(), missing, outside, near, demands, alone, hold.friction(), block, null);
         }
         ConnectedBallast.Found found = ConnectedBallast.of(alone, rows(alone, demands), shortOfOwn);
         return new HoldDown(
@@ -144,6 +148,7 @@ public final class HoldDownStage {
                 demands,
                 found.positions(),
                 hold.friction(),
+                block,
                 found.connected());
     }
 

@@ -20,6 +20,7 @@ import whipsaw.core.units.Measure;
  * @param removed places of modules left out by hand
  * @param hand null where nothing else was done by hand
  * @param attachments null where nothing but weight holds the array
+ * @param weighed null where no blocks were weighed
  * @param ballastBy {@code together} where blocks are worked out over connected positions; empty for each by itself
  */
 public record ArrayChoice(
@@ -82,7 +83,8 @@ public record ArrayChoice(
                         optional = true,
                         absent = "position by position",
                         help = "only as far as the system has been shown to share load")
-                String ballastBy) {
+                String ballastBy,
+        @Input(label = "Blocks weighed", optional = true) Weighed weighed) {
     public ArrayChoice {
         removed = List.copyOf(removed);
     }
@@ -126,7 +128,8 @@ public record ArrayChoice(
                 out,
                 work,
                 attachments,
-                ballastBy);
+                ballastBy,
+                weighed);
     }
 
     /**
@@ -178,6 +181,24 @@ public record ArrayChoice(
             at = List.copyOf(at);
         }
     }
+
+    /**
+     * Blocks of the delivery that were put on a scale.
+     *
+     * @param count how many
+     * @param mean of their masses
+     * @param spread their standard deviation
+     */
+    public record Weighed(
+            @Input(label = "Blocks on the scale", least = 3, most = 200, help = "ten is usual") int count,
+            @Input(label = "Mean mass", dim = Dimension.MASS, least = 2, most = 60) Measure mean,
+            @Input(
+                            label = "Spread (standard deviation)",
+                            dim = Dimension.MASS,
+                            least = 0,
+                            most = 20,
+                            help = "about a third of heaviest less lightest, of ten")
+                    Measure spread) {}
 
     /** Which way the low edges look. */
     @Kinds(key = "", label = "Rows face")

@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import whipsaw.core.Draws;
 import whipsaw.core.holddown.Ballast;
 import whipsaw.core.holddown.HoldDown;
+import whipsaw.core.job.JobReader;
 import whipsaw.core.structure.AttachedArray;
 
 /** What holds of any array that is held down, whatever its roof, wind, blocks and attachments. */
@@ -135,5 +136,38 @@ class HoldDownPropertiesTest {
                     .isCloseTo(lacking.size() * design.job().array().module().areaM2(), within(1e-6));
             assertThat(attached.needed()).isGreaterThanOrEqualTo(attached.byWind());
         });
+    }
+
+    private static Map<String, Object> weighed(int count, String mean, String spread) {
+        return Map.of("count", count, "mean", mean, "spread", spread);
+    }
+
+    @Test
+    void lightBlocksHoldLessAndHeavyOnesLoadMore() {
+        // blocks of 15 kg by the datasheet: 14 kg on the scale, 0.6 kg apart: 14 - 1.833 x 0.6 / root of 10
+        Design stated = Jobs.design();
+        Design light = Jobs.design("array.weighed", weighed(10, "14 kg", "0.6 kg"));
+        double credited = 14 - 1.833 * 0.6 / Math.sqrt(10);
+        assertThat(light.holdDown().block().creditedKg()).isCloseTo(credited, within(1e-9));
+        assertThat(light.holdDown().block().laidKg()).isEqualTo(15);
+        assertThat(light.holdDown().blocks()).isGreaterThan(stated.holdDown().blocks());
+        for (HoldDown.Position p : light.holdDown().positions()) {
+            Ballast b = p.ballast();
+            assertThat(b.creditedKg()).isGreaterThanOrEqualTo(b.requiredKg() * (1 - 1e-9));
+            assertThat(b.placedKg()).isEqualTo(b.blocksPlaced() * 15.0);
+        }
+        assertThat(light.check("ballast.weighed").remark()).contains("lighter than stated");
+        Design heavy = Jobs.design("array.weighed", weighed(10, "16 kg", "0.6 kg"));
+        assertThat(heavy.holdDown().blocks()).isEqualTo(stated.holdDown().blocks());
+        assertThat(heavy.loads().heaviestPa()).isGreaterThan(stated.loads().heaviestPa());
+        // the same scatter of fewer blocks says less
+        assertThat(Jobs.design("array.weighed", weighed(4, "14 kg", "0.6 kg"))
+                        .holdDown()
+                        .block()
+                        .creditedKg())
+                .isLessThan(credited);
+        var one = Jobs.with(Jobs.document(), "array.weighed", weighed(1, "14 kg", "0 kg"));
+        assertThat(JobReader.read(one, false).problems()).singleElement().satisfies(p -> assertThat(p.words())
+                .contains("Blocks on the scale", "from 3 to 200"));
     }
 }

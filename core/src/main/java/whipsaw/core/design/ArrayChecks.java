@@ -24,6 +24,7 @@ import whipsaw.core.job.KeptNumbers;
 import whipsaw.core.units.Dimension;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
+import whipsaw.core.units.Unit;
 import whipsaw.core.units.UnitSystem;
 
 /** Checks of one array: modules placed, shade, the scope of the wind method, ballast. */
@@ -318,6 +319,12 @@ final class ArrayChecks {
                 shown ? "" : "the tray system names no report that shows how its positions share load"));
     }
 
+    /** With a tenth, which tells a light block from a sound one. */
+    private String mass(double kg) {
+        Unit unit = Dimension.MASS.unit(units);
+        return Show.number(unit.fromSi(kg), 1) + " " + unit.symbol();
+    }
+
     /** Blocks of the delivery against their datasheet; the array is held and loaded by what they were found to weigh. */
     private void weighed() {
         ArrayChoice.Weighed weighed = job.array().weighed();
@@ -330,9 +337,9 @@ final class ArrayChecks {
         checks.add(Check.stated(
                 "ballast.weighed",
                 "Blocks as weighed",
-                Show.in(units, Dimension.MASS, weighed.mean().si()) + " mean of " + weighed.count() + ", "
-                        + Show.in(units, Dimension.MASS, block.creditedKg()) + " counted as holding",
-                Show.in(units, Dimension.MASS, stated) + " by the datasheet",
+                mass(weighed.mean().si()) + " mean of " + weighed.count() + ", " + mass(block.creditedKg())
+                        + " counted as holding",
+                mass(stated) + " by the datasheet",
                 light ? Verdict.CLOSE : Verdict.PASSES,
                 "mean of the delivery, 95 % confidence",
                 "ballast.weighed",

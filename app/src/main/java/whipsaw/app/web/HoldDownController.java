@@ -29,6 +29,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.survey.HoldDowns;
 import whipsaw.core.table.PriceTable;
 import whipsaw.core.units.Dimension;
+import whipsaw.core.units.Limits;
 import whipsaw.core.units.Quantity;
 import whipsaw.core.units.Show;
 import whipsaw.core.units.UnitSystem;
@@ -120,7 +121,6 @@ public class HoldDownController {
         UnitSystem units = job.project().units();
         AttachmentType part = part(code, job);
         model.addAttribute("choices", choices(job, part));
-        model.addAttribute("code", part == null ? ENTERED : part.info().code());
         model.addAttribute("part", words(part, job.array().attachments(), units));
         double limit = limit(most, job);
         model.addAttribute("limit", Double.isNaN(limit) ? "" : Show.both(units, Dimension.LOAD, limit));
@@ -226,14 +226,26 @@ public class HoldDownController {
                                 + " than position by position needs",
                 now,
                 key));
+        HoldDownWays.Way attached = ways.attached();
         HoldDownWays.Way mix = ways.fewest(limit, running.begun(""));
-        columns.add(column("mix", "Blocks with attachments", mix, mixed(mix, limit), now, key));
-        columns.add(
-                column("attached", "Attachments alone", ways.attached(), "no blocks where weight is needed", now, key));
+        columns.add(column("mix", "Blocks with attachments", mix, mixed(mix, attached, limit), now, key));
+        columns.add(column(
+                "attached",
+                "Attachments alone",
+                attached,
+                attached == null ? "no attachment in the catalogue" : "no blocks where weight is needed",
+                now,
+                key));
         return columns;
     }
 
-    private static String mixed(HoldDownWays.Way mix, double limit) {
+    private static String mixed(HoldDownWays.Way mix, HoldDownWays.Way attached, double limit) {
+        if (attached == null) {
+            return "no attachment in the catalogue";
+        }
+        if (mix == null && Limits.above(attached.design().loads().heaviestPa(), limit)) {
+            return "even attachments alone leave more than the added load to keep";
+        }
         if (mix == null) {
             return Double.isNaN(limit)
                     ? "give an added load to keep, or enter the roof's allowance"
@@ -244,9 +256,9 @@ public class HoldDownController {
         }
         return mix.proved()
                 ? "fewest attachments that keep the added load, proved: " + mix.single()
-                        + " with every position held by its own"
+                        + ", none shared between positions"
                 : "fewest attachments found, not proved: " + mix.single()
-                        + " with every position held by its own; no mix has fewer than " + mix.atLeast();
+                        + ", none shared between positions; no mix has fewer than " + mix.atLeast();
     }
 
     private Column column(String id, String title, HoldDownWays.Way way, String remark, Design now, String key) {

@@ -31,6 +31,8 @@ import whipsaw.core.units.UnitSystem;
  */
 final class ChoiceRules {
     private static final double SAME = 1e-6;
+    /** Spread of weighed blocks, as a part of their mean: a check of entry, not a limit of any code. */
+    private static final double WIDEST_SPREAD = 3;
     /** h_dis over the height of the building, EN 1991-1-4 A.5. */
     private static final double MOST_DISPLACEMENT = 0.6;
 
@@ -50,6 +52,7 @@ final class ChoiceRules {
         }
         friction(problems, job);
         attachments(problems, array.attachments(), units);
+        weighed(problems, array.weighed(), units);
         if (array.ballastTogether() && tray.shared() == null) {
             problems.add(Problem.at(
                     JobPaths.ARRAY.to(ArrayChoice::ballastBy),
@@ -97,6 +100,18 @@ final class ChoiceRules {
                     a.kind(),
                     "is not how the attachment is fixed: " + a.part().info().name() + " is "
                             + a.part().fixing()));
+        }
+    }
+
+    /** A scatter so wide says that something else was weighed, and would leave nothing to count on. */
+    private static void weighed(List<Problem> problems, ArrayChoice.Weighed w, UnitSystem units) {
+        if (w != null && Limits.above(w.spread().si(), w.mean().si() / WIDEST_SPREAD)) {
+            problems.add(Problem.at(
+                    JobPaths.ARRAY.to(ArrayChoice::weighed).to(ArrayChoice.Weighed::spread),
+                    w.spread().typed(),
+                    "is more than a third of the mean: at most "
+                            + Show.in(units, Dimension.MASS, w.mean().si() / WIDEST_SPREAD)
+                            + "; sort the blocks by kind and weigh one kind"));
         }
     }
 

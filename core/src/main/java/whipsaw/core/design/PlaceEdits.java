@@ -119,7 +119,17 @@ public final class PlaceEdits {
         if (hand.at(in) != null) {
             changes.add(hand(own.id(), hand.at(in.negate())));
         }
-        changes.add(append(fresh(own.on(), corners(ring(small)), job.array(), goes, hand.at(in))));
+        ArrayChoice stayed = job.array().attachedAt(in.negate());
+        if (!stayed.equals(job.array())) {
+            changes.add(
+                    stayed.attachments() == null
+                            ? new Change("remove", "$.arrays[id=" + own.id() + "].attachments", null)
+                            : set(
+                                    own.id(),
+                                    "attachments.at",
+                                    written(stayed.attachments().at())));
+        }
+        changes.add(append(fresh(own.on(), corners(ring(small)), job.array().attachedAt(in), goes, hand.at(in))));
         return changes;
     }
 

@@ -23,6 +23,7 @@ import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
 import whipsaw.core.job.Site;
 import whipsaw.core.roof.RectangleClip;
+import whipsaw.core.schema.Path;
 import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
@@ -94,11 +95,6 @@ public final class HoldDownWays {
         public boolean proved() {
             return rounds > 0 && single <= atLeast;
         }
-
-        /** How far the fewest may lie below, as a share. */
-        public double gap() {
-            return single == 0 ? 0 : Math.max(0, single - atLeast) / (double) single;
-        }
     }
 
     private static Change set(Object value) {
@@ -118,10 +114,8 @@ public final class HoldDownWays {
         if (now.job().array().attachments() != null) {
             changes.add(Change.remove(JobPaths.ATTACHMENTS));
         }
-        changes.add(Change.set(JobPaths.ARRAY.to(ArrayChoice::ballastBy), together ? "together" : null));
-        if (!together) {
-            changes.set(changes.size() - 1, Change.remove(JobPaths.ARRAY.to(ArrayChoice::ballastBy)));
-        }
+        Path<String> by = JobPaths.ARRAY.to(ArrayChoice::ballastBy);
+        changes.add(together ? Change.set(by, "together") : Change.remove(by));
         return changes;
     }
 

@@ -1,6 +1,7 @@
 package whipsaw.core.job;
 
 import java.util.List;
+import java.util.function.Predicate;
 import whipsaw.core.catalogue.AttachmentType;
 import whipsaw.core.catalogue.BlockType;
 import whipsaw.core.catalogue.ModuleType;
@@ -101,15 +102,24 @@ public record ArrayChoice(
 
     /** The same with other work done by hand. */
     public ArrayChoice byHand(List<Corner> places, HandWork work) {
-        return with(facing, places, work);
+        return with(facing, places, work, attachments);
+    }
+
+    /** The same with attachments at those of its places only; with none where there are no such places. */
+    public ArrayChoice attachedAt(Predicate<Corner> in) {
+        if (attachments == null || attachments.at().isEmpty()) {
+            return this;
+        }
+        List<Corner> at = attachments.at().stream().filter(in).toList();
+        return with(facing, removed, hand, at.isEmpty() ? null : attachments.at(at));
     }
 
     /** The same facing another way. */
     public ArrayChoice facing(Facing other) {
-        return with(other, removed, hand);
+        return with(other, removed, hand, attachments);
     }
 
-    private ArrayChoice with(Facing faces, List<Corner> out, HandWork work) {
+    private ArrayChoice with(Facing faces, List<Corner> out, HandWork work, Attachments held) {
         return new ArrayChoice(
                 tray,
                 module,
@@ -127,7 +137,7 @@ public record ArrayChoice(
                 shiftAcross,
                 out,
                 work,
-                attachments,
+                held,
                 ballastBy,
                 weighed);
     }
@@ -179,6 +189,11 @@ public record ArrayChoice(
         public Attachments {
             bays = List.copyOf(bays);
             at = List.copyOf(at);
+        }
+
+        /** The same at other places. */
+        Attachments at(List<Corner> places) {
+            return new Attachments(tension, shear, mostBlocks, bays, kind, part, places);
         }
     }
 

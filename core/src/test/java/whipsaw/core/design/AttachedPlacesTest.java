@@ -13,6 +13,8 @@ import whipsaw.core.check.Verdict;
 import whipsaw.core.holddown.ConnectedBallast;
 import whipsaw.core.holddown.HoldDown;
 import whipsaw.core.holddown.LaidArray;
+import whipsaw.core.job.DocumentPatch;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.schema.Problem;
 import whipsaw.core.structure.LoadWindow;
@@ -60,6 +62,21 @@ class AttachedPlacesTest {
                 assertThat(p.ballast().blocksPlaced()).isEqualTo(wanted.contains(p.index()) ? 0 : own);
             }
         }
+    }
+
+    @Test
+    void aSplitLeavesEachPlaceToTheArrayOnItsSide() {
+        Design plain = Jobs.design();
+        HoldDown.Position right = plain.holdDown().positions().stream()
+                .filter(p ->
+                        p.ballast().blocksNeeded() > 0 && plain.layout().frame().plan(p.s(), p.t()).x > 40)
+                .findFirst()
+                .orElseThrow();
+        Design d = Jobs.design("array.attachments", attachments(List.of(place(plain, right, 0))));
+        var changes = new PlaceEdits(d).split(new Coordinate(25, -1), new Coordinate(25, 41));
+        Job job = JobReader.read(DocumentPatch.apply(d.job(), changes), false).job();
+        assertThat(job.at("A").array().attachments().at()).hasSize(1);
+        assertThat(job.at("B").array().attachments()).isNull();
     }
 
     @Test

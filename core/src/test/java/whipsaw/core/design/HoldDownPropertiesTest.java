@@ -166,6 +166,10 @@ class HoldDownPropertiesTest {
                         .block()
                         .creditedKg())
                 .isLessThan(credited);
+        var wide = Jobs.with(Jobs.document(), "array.weighed", weighed(10, "2 kg", "5 kg"));
+        assertThat(Jobs.SOLVER.problems(JobReader.read(wide, false).job()))
+                .singleElement()
+                .satisfies(p -> assertThat(p.words()).contains("Spread", "a third of the mean"));
         var one = Jobs.with(Jobs.document(), "array.weighed", weighed(1, "14 kg", "0 kg"));
         assertThat(JobReader.read(one, false).problems()).singleElement().satisfies(p -> assertThat(p.words())
                 .contains("Blocks on the scale", "from 3 to 200"));

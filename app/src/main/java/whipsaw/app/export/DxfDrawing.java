@@ -41,17 +41,24 @@ public final class DxfDrawing {
     private static final int WHITE = 7;
 
     private final Design design;
+    private final String standing;
     private final StringBuilder entities = new StringBuilder(1 << 16);
     private final Set<String> layers = new LinkedHashSet<>();
     private final double textM;
 
-    private DxfDrawing(Design design) {
+    private DxfDrawing(Design design, String standing) {
+        this.standing = standing;
         this.design = design;
         this.textM = Math.max(0.3, design.plan().longSideM() / 90);
     }
 
-    public static String of(Design design) {
-        return new DxfDrawing(design).draw();
+    /**
+     * The plan of the roof that is looked at.
+     *
+     * @param standing whether it is signed, in words
+     */
+    public static String of(Design design, String standing) {
+        return new DxfDrawing(design, standing).draw();
     }
 
     private String draw() {
@@ -372,9 +379,7 @@ public final class DxfDrawing {
     private void notes() {
         Envelope box = design.plan().outline().getEnvelopeInternal();
         double y = box.getMinY() - textM * 5;
-        for (String line : List.of(
-                design.job().project().name() + ", one unit is one metre",
-                "Preliminary, not for construction until a licensed engineer has signed it.")) {
+        for (String line : List.of(design.job().project().name() + ", one unit is one metre", standing)) {
             text("NOTES", new Coordinate(box.getMinX(), y), textM, line);
             y -= textM * 1.6;
         }

@@ -29,10 +29,14 @@ public final class Schedules {
 
     private Schedules() {}
 
-    /** All of them, in the order of a workbook; the first says what they are of. */
-    public static List<Schedule> all(Design design, Revision revision, CodeTables tables) {
+    /**
+     * All of them, in the order of a workbook; the first says what they are of.
+     *
+     * @param standing whether it is signed, in words
+     */
+    public static List<Schedule> all(Design design, Revision revision, CodeTables tables, String standing) {
         return List.of(
-                about(design, revision, tables),
+                about(design, revision, tables, standing),
                 ballast(design),
                 modules(design),
                 strings(design),
@@ -42,7 +46,7 @@ public final class Schedules {
                 counts(design));
     }
 
-    private static Schedule about(Design design, Revision revision, CodeTables tables) {
+    private static Schedule about(Design design, Revision revision, CodeTables tables, String standing) {
         Schedule.Builder t = new Schedule.Builder("Sheet", "what", "value");
         t.row("job", design.job().project().name());
         t.row("place", design.job().project().place());
@@ -54,7 +58,7 @@ public final class Schedules {
         t.row("data", figures.status().words());
         figures.sources()
                 .forEach(s -> t.row("source", s.words() + ": " + s.status().words()));
-        t.row("caution", "Preliminary, not for construction until a licensed engineer has signed it.");
+        t.row("caution", standing);
         return t.build();
     }
 
@@ -320,7 +324,7 @@ public final class Schedules {
     }
 
     /** A number such as 3-12, kept from being read as a date or a sum by a spreadsheet. */
-    private static String plain(String number) {
+    static String plain(String number) {
         return "P " + number;
     }
 }

@@ -44,6 +44,7 @@ public class JobService {
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
     private final Accepting accepting;
+    private final Signatures signatures;
 
     /** What changes of a job wait for; a few jobs share one, and names of jobs that are not there take no room. */
     private final List<Object> writing =
@@ -59,7 +60,14 @@ public class JobService {
         }
     });
 
-    public JobService(JobStore store, CodeTableService tables, CatalogueStore catalogue, Maker maker, Looking looking) {
+    public JobService(
+            JobStore store,
+            CodeTableService tables,
+            CatalogueStore catalogue,
+            Maker maker,
+            Looking looking,
+            Signatures signatures) {
+        this.signatures = signatures;
         this.maker = maker;
         this.looking = looking;
         this.store = store;
@@ -111,6 +119,11 @@ public class JobService {
             before = store.revision(slug, number).map(r -> design(slug, r)).orElse(now);
         }
         return new Shown(slug, latest, now, DesignChange.between(before, now));
+    }
+
+    /** How a job stands to the signatures under its ballast map. */
+    public Signatures.Standing standing(Shown shown) {
+        return signatures.of(shown);
     }
 
     private Revision latest(String slug) {
@@ -286,6 +299,7 @@ public class JobService {
             job = solver().resting(accepting.accept(accepting.patched(JobWriter.write(job), job, figures), true, job));
         }
         Design after = solver().solve(job, before);
+        signatures.guard(slug, latest, before, JobWriter.write(job), after);
         String words = said == null
                 ? RevisionWords.of(
                         seen, job, changes, new InputNames(catalogue, tables.tables(), before.job(), after.job()))
@@ -321,11 +335,20 @@ public class JobService {
                 throw new NotOwn(r);
             });
         }
+        guard(
+                slug,
+                before,
+                back ? store.toUndo(slug).flatMap(r -> store.revision(slug, r.madeOn())) : store.toRedo(slug));
         Optional<Integer> number =
                 back ? store.undo(slug, base, maker.name(), request) : store.redo(slug, base, maker.name(), request);
         Revision latest = latest(slug);
         Design after = design(slug, latest);
         return new Shown(slug, latest, after, number.isEmpty() ? NOTHING : DesignChange.between(before, after));
+    }
+
+    /** Whether a signed map lets an earlier document come back. */
+    private void guard(String slug, Design before, Optional<Revision> target) {
+        target.ifPresent(r -> signatures.guard(slug, latest(slug), before, r.document(), design(slug, r)));
     }
 
     /** Revisions that came after one, the oldest first, without their documents. */
@@ -386,6 +409,7 @@ public class JobService {
     /** Goes back to an earlier revision, as one more revision. */
     public void goBack(String slug, int base, int to) {
         at(slug, to);
+        guard(slug, open(slug).design(), store.revision(slug, to));
         store.goBack(slug, base, to, maker.name());
     }
 }

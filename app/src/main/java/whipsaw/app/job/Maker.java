@@ -11,7 +11,7 @@ public class Maker {
     private static final String WINDOW = ", window ";
 
     /** Of the request that is being answered; the machine alone outside of one. */
-    String name() {
+    public String name() {
         if (RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request) {
             String header = request.getRequest().getHeader("X-Window");
             String window = header == null ? request.getRequest().getParameter("window") : header;

@@ -22,7 +22,15 @@ public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, Str
     private static final double HEAD_MM = 13;
     private static final double SIDE_MM = PaperScale.MARGIN_MM;
 
-    public static PaperStyle of(JobService.Shown shown, PaperSize paper, String sheet, DataStatus status) {
+    /**
+     * Of a job as it is shown.
+     *
+     * @param sheet name of the sheet
+     * @param status of the data; null where that does not matter
+     * @param standing whether it is signed, in words
+     */
+    public static PaperStyle of(
+            JobService.Shown shown, PaperSize paper, String sheet, DataStatus status, String standing) {
         return new PaperStyle(
                 paper,
                 PaperScale.of(shown.design(), paper),
@@ -31,7 +39,7 @@ public record PaperStyle(PaperSize paper, PaperScale scale, String headLeft, Str
                 "Revision " + shown.revision().number() + ", "
                         + shown.revision().at().substring(0, 10)
                         + (status == null ? "" : ". Data: " + status.words())
-                        + ". Preliminary until a licensed engineer has signed it.");
+                        + ". " + standing);
     }
 
     public String css() {

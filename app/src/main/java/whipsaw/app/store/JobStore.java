@@ -308,13 +308,7 @@ public class JobStore {
     public Optional<Integer> redo(String slug, int base, String who, String request) {
         int job = id(slug);
         Revision latest = known(slug, job, base);
-        return db.select(RevisionRows.HEAD)
-                .from(REVISION)
-                .where(nextEdit(job, latest.shows()))
-                .orderBy(REVISION.NUMBER.desc())
-                .limit(1)
-                .fetchOptional(rows::revision)
-                .map(to -> step(job, latest, to, "redo", new Made(who, "Redid: " + to.words(), request)));
+        return toRedo(slug).map(to -> step(job, latest, to, "redo", new Made(who, "Redid: " + to.words(), request)));
     }
 
     private Revision known(String slug, int job, int base) {
@@ -330,6 +324,16 @@ public class JobStore {
         int job = id(slug);
         Revision shown = rows.head(job, newest(slug).shows());
         return shown.kind().equals("create") ? Optional.empty() : Optional.of(shown);
+    }
+
+    /** The revision a redo would take again; empty when there is none. */
+    public Optional<Revision> toRedo(String slug) {
+        return db.select(RevisionRows.HEAD)
+                .from(REVISION)
+                .where(nextEdit(id(slug), newest(slug).shows()))
+                .orderBy(REVISION.NUMBER.desc())
+                .limit(1)
+                .fetchOptional(rows::revision);
     }
 
     /** Revisions that came after one, the oldest first, without their documents. */

@@ -71,8 +71,13 @@ public final class Json {
     }
 
     private static Object read(String text) {
+        return read(text, Object.class);
+    }
+
+    /** A text that {@link #write} made of a record. */
+    static <T> T read(String text, Class<T> type) {
         try {
-            return MAPPER.readValue(text, Object.class);
+            return MAPPER.readValue(text, type);
         } catch (JacksonException e) {
             String where = e.getLocation() == null
                     ? ""

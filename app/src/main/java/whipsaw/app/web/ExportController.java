@@ -49,7 +49,11 @@ public class ExportController {
 
     @GetMapping("/jobs/{slug}/plan.dxf")
     public ResponseEntity<byte[]> dxf(@PathVariable String slug) {
-        return Download.of(slug + ".dxf", DXF, DxfDrawing.of(design(slug)));
+        JobService.Shown shown = jobs.open(slug);
+        return Download.of(
+                slug + ".dxf",
+                DXF,
+                DxfDrawing.of(shown.design(), jobs.standing(shown).ofTheJob()));
     }
 
     @GetMapping("/jobs/{slug}/plan.geojson")
@@ -61,7 +65,13 @@ public class ExportController {
     public ResponseEntity<byte[]> schedules(@PathVariable String slug) {
         JobService.Shown shown = jobs.open(slug);
         return Download.of(
-                slug + ".xlsx", XLSX, Workbook.of(Schedules.all(shown.design(), shown.revision(), tables.tables())));
+                slug + ".xlsx",
+                XLSX,
+                Workbook.of(Schedules.all(
+                        shown.design(),
+                        shown.revision(),
+                        tables.tables(),
+                        jobs.standing(shown).ofTheJob())));
     }
 
     @GetMapping("/jobs/{slug}/ballast.csv")

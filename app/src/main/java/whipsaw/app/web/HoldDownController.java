@@ -106,6 +106,7 @@ public class HoldDownController {
         Design now = shown.design();
         Job job = now.job();
         model.addAttribute("slug", slug);
+        model.addAttribute("standing", jobs.standing(shown));
         model.addAttribute("job", job);
         model.addAttribute("place", looking.place());
         model.addAttribute("base", shown.revision().number());

@@ -273,6 +273,7 @@ public class JobController {
     }
 
     private void fill(Model model, JobService.Shown shown) {
+        model.addAttribute("standing", jobs.standing(shown));
         fillTotals(model, shown, Totals.of(shown.design(), status(shown)));
         Design design = shown.design();
         // drawing takes as long as all the rest together

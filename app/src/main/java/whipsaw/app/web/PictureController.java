@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import whipsaw.app.job.JobService;
 import whipsaw.app.picture.PictureReader;
-import whipsaw.app.reading.FileReading;
 import whipsaw.app.store.PictureStore;
 import whipsaw.app.store.StoreException;
 import whipsaw.core.design.Design;
@@ -31,16 +30,14 @@ import whipsaw.core.units.Show;
 @Controller
 public class PictureController {
     private static final int MOST_PHOTOS = 20;
-    private static final int LONGEST_CAPTION = 160;
-    private static final int LONGEST_NAME = 80;
     private static final double USUAL_OPACITY = 55;
 
     private final JobService jobs;
     private final PictureStore pictures;
-    private final FileReading files;
+    private final Photographs photographs;
 
-    public PictureController(JobService jobs, PictureStore pictures, FileReading files) {
-        this.files = files;
+    public PictureController(JobService jobs, PictureStore pictures, Photographs photographs) {
+        this.photographs = photographs;
         this.jobs = jobs;
         this.pictures = pictures;
     }
@@ -54,33 +51,6 @@ public class PictureController {
                 .contentType(MediaType.parseMediaType(known.kind()))
                 .cacheControl(CacheControl.maxAge(java.time.Duration.ofDays(30)).cachePrivate())
                 .body(bytes);
-    }
-
-    private PictureReader.Read read(MultipartFile upload, boolean photo, int page) throws IOException {
-        if (upload == null || upload.isEmpty()) {
-            throw WorkOutController.refused("$.upload", "Picture", "", "is missing: choose a PNG, JPEG or PDF file");
-        }
-        try {
-            return files.picture(upload.getBytes(), photo, page);
-        } catch (FileReading.Unreadable e) {
-            throw WorkOutController.refused(
-                    "$.upload", "Picture", String.valueOf(upload.getOriginalFilename()), e.getMessage());
-        }
-    }
-
-    private static String brief(String text, int most) {
-        return text == null
-                ? ""
-                : text.strip().substring(0, Math.min(most, text.strip().length()));
-    }
-
-    /** What somebody wrote is kept whole or refused. */
-    private static String whole(String label, String text, int most) {
-        if (text.strip().length() > most) {
-            throw WorkOutController.refused(
-                    "$.caption", label, brief(text, 40) + "...", "is longer than " + most + " characters: shorten it");
-        }
-        return text.strip();
     }
 
     /** Adds a photograph to a pin, with caption and who took it. */
@@ -178,15 +148,7 @@ public class PictureController {
             throw WorkOutController.refused(
                     "$.upload", "Photographs", photos.size() + "", "are all that are kept here: " + instead);
         }
-        PictureReader.Read read = read(upload, true, 1);
-        String id = pictures.add(
-                brief(upload.getOriginalFilename(), 80),
-                read.kind(),
-                read.width(),
-                read.height(),
-                whole("Caption", caption, LONGEST_CAPTION),
-                whole("Taken by", who, LONGEST_NAME),
-                read.bytes());
+        String id = photographs.keep(upload, caption, who);
         List<String> all = new ArrayList<>(photos);
         if (!all.contains(id)) {
             all.add(id);
@@ -202,9 +164,9 @@ public class PictureController {
             @RequestParam(required = false) MultipartFile upload,
             @RequestParam(defaultValue = "1") int page)
             throws IOException {
-        PictureReader.Read read = read(upload, false, page);
+        PictureReader.Read read = photographs.read(upload, false, page);
         String id = pictures.add(
-                brief(upload.getOriginalFilename(), 80),
+                Photographs.brief(upload.getOriginalFilename(), 80),
                 read.kind(),
                 read.width(),
                 read.height(),
@@ -225,7 +187,7 @@ public class PictureController {
                 base,
                 List.of(new DocumentPatch.Change(
                         "set", JobPaths.SURVEY.to(Survey::underlay).toString(), under)),
-                "Picture under the plan: " + brief(upload.getOriginalFilename(), 60));
+                "Picture under the plan: " + Photographs.brief(upload.getOriginalFilename(), 60));
         return "redirect:/jobs/" + slug + "#entry-picture";
     }
 }

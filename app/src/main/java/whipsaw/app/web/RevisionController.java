@@ -1,6 +1,8 @@
 package whipsaw.app.web;
 
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -9,7 +11,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.entry.InputNames;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Signatures;
 import whipsaw.app.store.CatalogueStore;
+import whipsaw.app.store.SignatureStore;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.schema.Problem;
 
@@ -22,8 +26,11 @@ public class RevisionController {
     private final JobService jobs;
     private final CodeTableService tables;
     private final CatalogueStore catalogue;
+    private final Signatures signatures;
 
-    public RevisionController(JobService jobs, CodeTableService tables, CatalogueStore catalogue) {
+    public RevisionController(
+            JobService jobs, CodeTableService tables, CatalogueStore catalogue, Signatures signatures) {
+        this.signatures = signatures;
         this.catalogue = catalogue;
         this.jobs = jobs;
         this.tables = tables;
@@ -37,6 +44,11 @@ public class RevisionController {
         model.addAttribute("latest", now.revision().number());
         model.addAttribute("revisions", jobs.history(slug, MOST));
         model.addAttribute("names", jobs.names(slug));
+        Map<Integer, String> signed = new HashMap<>();
+        signatures.all(slug).stream()
+                .filter(SignatureStore.Signature::counts)
+                .forEach(x -> signed.putIfAbsent(x.revision(), x.signer().name()));
+        model.addAttribute("signed", signed);
         return "revisions";
     }
 

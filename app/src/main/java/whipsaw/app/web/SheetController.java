@@ -7,12 +7,14 @@ import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.BindParam;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.RequestParam;
 import whipsaw.app.drawing.PaperSize;
 import whipsaw.app.drawing.PlanDrawing;
 import whipsaw.app.job.JobService;
+import whipsaw.app.job.Laying;
+import whipsaw.app.job.Signatures;
 import whipsaw.app.print.EngineerPack;
 import whipsaw.app.print.JobSheet;
 import whipsaw.app.print.PackReader;
@@ -34,15 +36,25 @@ public class SheetController {
     private final JobService jobs;
     private final CodeTableService tables;
     private final SheetPdf pdf;
+    private final Laying laying;
 
-    public SheetController(JobService jobs, CodeTableService tables, SheetPdf pdf) {
+    public SheetController(JobService jobs, CodeTableService tables, SheetPdf pdf, Laying laying) {
+        this.laying = laying;
         this.jobs = jobs;
         this.tables = tables;
         this.pdf = pdf;
     }
 
+    /**
+     * What an address asks for, each part null where it does not say.
+     *
+     * @param revision to print; null for the newest
+     */
+    public record Asked(String sheet, String paper, @BindParam("for") String reader, Integer revision) {}
+
     /** What is to be printed, on what. */
-    private record Wanted(JobService.Shown shown, String sheet, PaperSize paper, PackReader reader) {
+    private record Wanted(
+            JobService.Shown shown, Signatures.Standing standing, String sheet, PaperSize paper, PackReader reader) {
         String title() {
             return SHEETS.get(sheet)
                     + (sheet.equals("engineer") && reader != PackReader.ENGINEER ? " for " + reader.words() : "");
@@ -51,11 +63,15 @@ public class SheetController {
 
     private PaperStyle style(Wanted w) {
         Figures figures = new Figures(w.shown().design(), tables.tables());
-        return PaperStyle.of(w.shown(), w.paper(), w.title(), figures.status());
+        return PaperStyle.of(
+                w.shown(), w.paper(), w.title(), figures.status(), w.standing().brief());
     }
 
-    private Wanted wanted(String slug, String sheet, String paper, String reader) {
-        JobService.Shown shown = jobs.open(slug);
+    private Wanted wanted(String slug, Asked asked) {
+        JobService.Shown shown = asked.revision() == null ? jobs.open(slug) : jobs.at(slug, asked.revision());
+        String sheet = asked.sheet() == null ? "job" : asked.sheet();
+        String paper = asked.paper();
+        String reader = asked.reader() == null ? "engineer" : asked.reader();
         if (!SHEETS.containsKey(sheet)) {
             throw new JobService.Refused(List.of(new Problem(
                     "$.sheet", "Sheet", sheet, "is none of job, ballast, workings, engineer: for example ballast")));
@@ -73,6 +89,7 @@ public class SheetController {
         try {
             return new Wanted(
                     shown,
+                    jobs.standing(shown),
                     sheet,
                     PaperSize.of(paper, shown.design().job().project().units()),
                     to);
@@ -85,6 +102,15 @@ public class SheetController {
     private void fill(Map<String, Object> model, Wanted w, boolean ownStyle) {
         JobSheet sheet = JobSheet.of(w.shown().design(), w.shown().revision(), tables.tables(), w.paper(), ownStyle);
         model.put("sheet", sheet);
+        model.put("standing", w.standing());
+        model.put(
+                "newest",
+                w.shown().revision().number()
+                        == jobs.open(w.shown().slug()).revision().number());
+        boolean changed = w.sheet().equals("ballast") && w.standing().lapsed();
+        Laying.OnRoof roof = changed ? laying.of(w.shown().slug()) : null;
+        model.put("mapChange", roof == null ? null : roof.toward(w.shown().design()));
+        model.put("anythingLaid", roof != null && !roof.ticks().isEmpty());
         Design design = w.shown().design();
         model.put("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
         model.put("places", Places.of(design));
@@ -111,43 +137,30 @@ public class SheetController {
     }
 
     @GetMapping("/jobs/{slug}/sheet")
-    public String page(
-            @PathVariable String slug,
-            @RequestParam(defaultValue = "job") String sheet,
-            @RequestParam(required = false) String paper,
-            @RequestParam(name = "for", defaultValue = "engineer") String reader,
-            Model model) {
+    public String page(@PathVariable String slug, Asked asked, Model model) {
         Map<String, Object> filled = new LinkedHashMap<>();
-        fill(filled, wanted(slug, sheet, paper, reader), false);
+        fill(filled, wanted(slug, asked), false);
         model.addAllAttributes(filled);
         model.addAttribute("pdf", false);
         return "sheet";
     }
 
     @GetMapping("/jobs/{slug}/sheet.pdf")
-    public ResponseEntity<byte[]> pdf(
-            @PathVariable String slug,
-            @RequestParam(defaultValue = "job") String sheet,
-            @RequestParam(required = false) String paper,
-            @RequestParam(name = "for", defaultValue = "engineer") String reader) {
-        Wanted w = wanted(slug, sheet, paper, reader);
+    public ResponseEntity<byte[]> pdf(@PathVariable String slug, Asked asked) {
+        Wanted w = wanted(slug, asked);
         Map<String, Object> model = new LinkedHashMap<>();
         fill(model, w, true);
         String to = w.reader() == PackReader.ENGINEER ? "" : "-" + w.reader().key();
-        String name = slug + (sheet.equals("job") ? "" : "-" + sheet + to) + ".pdf";
+        String name = slug + (w.sheet().equals("job") ? "" : "-" + w.sheet() + to) + ".pdf";
         return Download.of(name, MediaType.APPLICATION_PDF, pdf.render("sheet", model, style(w)));
     }
 
     /** Size of the paper and what stands in its margins, for printing from the page. */
     @GetMapping("/jobs/{slug}/paper.css")
-    public ResponseEntity<byte[]> style(
-            @PathVariable String slug,
-            @RequestParam(defaultValue = "job") String sheet,
-            @RequestParam(required = false) String paper,
-            @RequestParam(name = "for", defaultValue = "engineer") String reader) {
+    public ResponseEntity<byte[]> style(@PathVariable String slug, Asked asked) {
         return Download.of(
                 "paper.css",
                 MediaType.parseMediaType("text/css;charset=UTF-8"),
-                style(wanted(slug, sheet, paper, reader)).css());
+                style(wanted(slug, asked)).css());
     }
 }

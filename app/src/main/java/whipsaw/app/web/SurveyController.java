@@ -292,7 +292,8 @@ public class SurveyController {
             throw WorkOutController.refused(
                     "$.paper", "Paper", paper, "is none of a4, a3, letter, tabloid: for example a4");
         }
-        PaperStyle style = PaperStyle.of(shown, size, "Survey sheet", null);
+        PaperStyle style = PaperStyle.of(
+                shown, size, "Survey sheet", null, jobs.standing(shown).brief());
         return Download.of(slug + "-survey.pdf", MediaType.APPLICATION_PDF, pdf.render("survey-blank", filled, style));
     }
 

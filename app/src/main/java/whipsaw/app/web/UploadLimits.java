@@ -27,7 +27,7 @@ public class UploadLimits extends OncePerRequestFilter {
     static final long TEXT_BYTES = TEXT_MB * MB;
 
     private static final Pattern PICTURE =
-            Pattern.compile("/jobs/[^/]+/((pins|works|routes/[^/]+)/[^/]+/photos|underlay)");
+            Pattern.compile("/jobs/[^/]+/((pins|works|routes/[^/]+)/[^/]+/photos|underlay|laid|penetrations(/\\d+)?)");
     private static final Pattern DRAWING = Pattern.compile("/jobs/[^/]+/import");
 
     /** The rest of a form beside its file. */

@@ -46,6 +46,7 @@ public class WorkingController {
         model.addAttribute("slug", slug);
         model.addAttribute("job", shown.design().job());
         model.addAttribute("revision", shown.revision());
+        model.addAttribute("standing", jobs.standing(shown));
         return working;
     }
 
@@ -109,8 +110,13 @@ public class WorkingController {
             Model model) {
         fill(slug, figure, model);
         PaperSize size = paper(slug, paper);
+        JobService.Shown shown = jobs.open(slug);
         PaperStyle style = PaperStyle.of(
-                jobs.open(slug), size, "Working", new Figures(jobs.open(slug).design(), tables.tables()).status());
+                shown,
+                size,
+                "Working",
+                new Figures(shown.design(), tables.tables()).status(),
+                jobs.standing(shown).brief());
         return Download.of(
                 slug + "-working.pdf", MediaType.APPLICATION_PDF, pdf.render("working-page", model.asMap(), style));
     }

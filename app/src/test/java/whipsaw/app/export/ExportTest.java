@@ -76,7 +76,7 @@ class ExportTest {
     void theDxfOfAMetalRoofHasFacesLinesRibsAndPins() {
         Design depot = new Solver(TABLES)
                 .solve(JobReader.read(Seeds.demoJobs().get(3), false).job());
-        String dxf = DxfDrawing.of(depot);
+        String dxf = DxfDrawing.of(depot, "Preliminary");
         List<Entity> all = entities(dxf);
         for (RoofFace face : depot.plan().faces().faces()) {
             SheetLines lines = SheetLines.of(face, depot.job().roof().fabric());
@@ -142,7 +142,7 @@ class ExportTest {
 
     @Test
     void theDxfHasEveryModuleAtItsPlaceAndTheRoofOnItsOwnLayer() {
-        String dxf = DxfDrawing.of(DESIGN);
+        String dxf = DxfDrawing.of(DESIGN, "Preliminary");
         assertThat(dxf).startsWith("0\r\nSECTION").endsWith("0\r\nEOF\r\n").contains("$INSUNITS\r\n70\r\n6");
         assertThat(dxf.chars().allMatch(c -> c < 127)).isTrue();
         List<Entity> all = entities(dxf);
@@ -242,7 +242,7 @@ class ExportTest {
         project.put("preparedBy", "=1+1");
         Design design = new Solver(TABLES).solve(JobReader.read(document, false).job());
         Revision revision = new Revision(3, 2, 3, "2026-11-25T10:00:00Z", "A", "change", "words", document);
-        byte[] file = Workbook.of(Schedules.all(design, revision, TABLES));
+        byte[] file = Workbook.of(Schedules.all(design, revision, TABLES, "Preliminary"));
         try (XSSFWorkbook book = new XSSFWorkbook(new ByteArrayInputStream(file))) {
             Sheet ballast = book.getSheet("Ballast");
             double placed = 0;
@@ -270,7 +270,7 @@ class ExportTest {
                 .isBetween(
                         design.loads().totalKg() * 9.80665 * 0.95,
                         design.loads().totalKg() * 9.80665 * 1.0005);
-        List<Entity> members = entities(DxfDrawing.of(DESIGN)).stream()
+        List<Entity> members = entities(DxfDrawing.of(DESIGN, "Preliminary")).stream()
                 .filter(e -> e.kind().equals("TEXT") && e.layer().equals("MEMBERS"))
                 .toList();
         assertThat(members).hasSize(Schedules.members(DESIGN).rows().size() / 2);

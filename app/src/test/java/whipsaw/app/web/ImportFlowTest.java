@@ -37,7 +37,7 @@ class ImportFlowTest extends ServedTest {
     @Test
     void whatWeWriteReadsBackWithinATenthOfAMillimetre() {
         Design d = milepost();
-        ForeignDrawing drawing = DxfReader.read(DxfDrawing.of(d));
+        ForeignDrawing drawing = DxfReader.read(DxfDrawing.of(d, "Preliminary"));
         assertThat(drawing.metresPerUnit()).isEqualTo(1);
         RoofFromDrawing roof = RoofFromDrawing.of(drawing, 1, Map.of("ROOF", "outline", "OBSTRUCTIONS", "plant"));
         double left = d.plan().outline().getEnvelopeInternal().getMinX();
@@ -104,7 +104,7 @@ class ImportFlowTest extends ServedTest {
     void aFileIsReadLookedAtAndTaken() {
         String slug = server.bean(JobService.class)
                 .create(JobReader.read(Seeds.newJob("asce"), false).job());
-        String dxf = DxfDrawing.of(milepost()).replace("$INSUNITS\r\n70\r\n6", "$INSUNITS\r\n70\r\n0");
+        String dxf = DxfDrawing.of(milepost(), "Preliminary").replace("$INSUNITS\r\n70\r\n6", "$INSUNITS\r\n70\r\n0");
         try (Page page = page()) {
             page.navigate(server.address("/jobs/" + slug));
             page.locator("details[data-section=roof]").evaluate("d => d.open = true");

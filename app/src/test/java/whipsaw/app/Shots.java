@@ -72,7 +72,7 @@ public final class Shots {
             options(page, server, folder);
             Page phone = server.page(390, 844, faults);
             shoot(phone, server, JOB, folder, "bench-phone");
-            shoot(phone, server, JOB + "/field?row=9", folder, "field-blocks");
+            shoot(phone, server, "/jobs/tollgate-library/field?row=5", folder, "field-blocks");
             shoot(phone, server, JOB + "/field/tape", folder, "field-tape");
         }
         if (!faults.isEmpty()) {

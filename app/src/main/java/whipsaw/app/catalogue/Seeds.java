@@ -18,6 +18,7 @@ import whipsaw.core.job.JobReader;
  */
 public final class Seeds {
     private static final String REFERENCE = "catalogue:";
+    private static final String SIGNED = "demo/tollgate-library.json";
 
     private Seeds() {}
 
@@ -47,7 +48,13 @@ public final class Seeds {
                 filled("demo/cold-store.json"),
                 filled("demo/bus-depot.json"),
                 filled("demo/parcel-shed.json"),
-                filled("demo/bakers-row.json"));
+                filled("demo/bakers-row.json"),
+                filled(SIGNED));
+    }
+
+    /** The demo job that is signed and half laid. */
+    public static Map<String, Object> signedDemoJob() {
+        return filled(SIGNED);
     }
 
     /** The first demo job. */

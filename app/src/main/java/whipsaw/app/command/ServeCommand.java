@@ -256,6 +256,8 @@ public final class ServeCommand {
                 // the newest change is listed first, so the first demo job is made last
                 List<Map<String, Object>> demos = new ArrayList<>(Seeds.demoJobs());
                 Collections.reverse(demos);
+                demos.remove(Seeds.signedDemoJob());
+                new DemoStory(context).tell();
                 for (Map<String, Object> document : demos) {
                     var job = JobReader.read(document, false).job();
                     jobs.create(job.project().name(), JobWriter.write(solver.resting(job)), "demo");

@@ -47,7 +47,7 @@ class JobFileTest {
 
     @Test
     void whatShipsAndWhatIsWrittenFollowsTheSchema() {
-        assertThat(DOCUMENTS).hasSize(14).allSatisfy(d -> assertThat(faults(d)).isEmpty());
+        assertThat(DOCUMENTS).hasSize(16).allSatisfy(d -> assertThat(faults(d)).isEmpty());
     }
 
     @Test

@@ -45,7 +45,7 @@ public class Signing {
 
     /** A check by what it is and where. */
     public static String key(Check check) {
-        return check.id() + " " + check.where();
+        return (check.id() + " " + check.where()).strip();
     }
 
     /**

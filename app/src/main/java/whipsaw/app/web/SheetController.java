@@ -110,7 +110,16 @@ public class SheetController {
         boolean changed = w.sheet().equals("ballast") && w.standing().lapsed();
         Laying.OnRoof roof = changed ? laying.of(w.shown().slug()) : null;
         model.put("mapChange", roof == null ? null : roof.toward(w.shown().design()));
-        model.put("anythingLaid", roof != null && !roof.ticks().isEmpty());
+        boolean laid = roof != null && !roof.ticks().isEmpty();
+        model.put("anythingLaid", laid);
+        // where nothing lies yet there is nothing to change: it is laid by the map itself
+        model.put(
+                "mapPlaces",
+                roof == null
+                        ? List.of()
+                        : roof.toward(w.shown().design()).places().stream()
+                                .filter(m -> !laid || m.before() > 0)
+                                .toList());
         Design design = w.shown().design();
         model.put("consequences", Consequences.of(design.job(), design.plan(), design.layout()));
         model.put("places", Places.of(design));

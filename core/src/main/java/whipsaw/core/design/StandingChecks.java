@@ -2,6 +2,7 @@ package whipsaw.core.design;
 
 import java.util.ArrayList;
 import java.util.List;
+import whipsaw.core.catalogue.AttachmentType;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Place;
 import whipsaw.core.check.Verdict;
@@ -114,6 +115,9 @@ final class StandingChecks {
         if (a == null) {
             return;
         }
+        if (a.each().part() != null) {
+            part(design, a.each().part(), checks);
+        }
         UnitSystem units = design.job().project().units();
         String each = "one takes "
                 + Show.both(units, Dimension.FORCE, a.each().tension().si()) + " up, "
@@ -142,6 +146,35 @@ final class StandingChecks {
                         ? "their places are not designed and what they pull on deck and members is not checked: an engineer"
                                 + " places them, and confirms what one takes and that the racking carries the load to them"
                         : "enter it under Site"));
+    }
+
+    /** What the maker of the attachment states of the roof it may stand on, and what its loads rest on. */
+    private static void part(Design design, AttachmentType part, List<Check> checks) {
+        UnitSystem units = design.job().project().units();
+        double slope = design.job().roof().slope().si();
+        if (part.steepest() != null) {
+            checks.add(Check.compare(
+                    "array.attached-slope",
+                    "Slope the attachment is made for",
+                    Show.in(units, Dimension.ANGLE, slope),
+                    Show.in(units, Dimension.ANGLE, part.steepest().si()),
+                    slope / part.steepest().si(),
+                    null,
+                    part.info().name() + ", as its maker states",
+                    "array.attachments",
+                    "take another attachment, or have its maker confirm it for this slope"));
+        }
+        if (part.basis().isBlank()) {
+            checks.add(Check.stated(
+                    "array.attached-basis",
+                    "Test the attachment's loads rest on",
+                    "none stated for " + part.info().name(),
+                    "a test on a build-up like this one",
+                    Verdict.NOT_ESTABLISHED,
+                    "catalogue",
+                    "array.attachments",
+                    "have some pulled on this roof, or take one that was tested"));
+        }
     }
 
     private static void feet(Design design, List<Check> checks) {

@@ -79,6 +79,29 @@ class AttachedPlacesTest {
         assertThat(job.at("B").array().attachments()).isNull();
     }
 
+    /** A roof steeper than the maker states fails, loads without a test are not established, and neither is signed away. */
+    @Test
+    void anAttachmentOutsideWhatItsMakerStatesIsTold() {
+        Design plain = Jobs.design();
+        HoldDown.Position first = plain.holdDown().positions().get(0);
+        for (double share : new double[] {0.5, 2}) {
+            Map<String, Object> part = Jobs.attachment();
+            double slope = 4;
+            part.put("steepest", slope * share + " deg");
+            Map<String, Object> held = attachments(List.of(place(plain, first, 0)));
+            held.put("part", part);
+            held.put("kind", "screwed");
+            Design d = Jobs.design("array.attachments", held, "roof.slope", slope + " deg");
+            assertThat(d.check("array.attached-basis").verdict()).isEqualTo(Verdict.NOT_ESTABLISHED);
+            double made = d.job().array().attachments().part().steepest().si();
+            assertThat(d.check("array.attached-slope").utilisation()).isEqualTo(slope / made);
+            assertThat(SignedDesign.open(d)).anyMatch(c -> c.id().equals("array.attached-basis"));
+            part.put("basis", "pull test report 7");
+            Design tested = Jobs.design("array.attachments", held, "roof.slope", slope + " deg");
+            assertThat(tested.check("array.attached-basis")).isNull();
+        }
+    }
+
     @Test
     void aPlaceWithoutAPositionIsTold() {
         Design plain = Jobs.design();

@@ -21,12 +21,12 @@ import whipsaw.core.job.Job;
 import whipsaw.core.job.JobPaths;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.JobWriter;
-import whipsaw.core.job.Site;
 import whipsaw.core.roof.RectangleClip;
 import whipsaw.core.schema.Path;
 import whipsaw.core.structure.AttachedArray;
 import whipsaw.core.structure.LoadWindow;
 import whipsaw.core.structure.RoofLoads;
+import whipsaw.core.table.WindTables;
 import whipsaw.core.units.Limits;
 
 /**
@@ -193,11 +193,10 @@ public final class HoldDownWays {
     /** Attachments a position takes by itself when it carries no blocks. */
     private static int[] costs(Design all) {
         ArrayChoice.Attachments a = all.job().array().attachments();
-        boolean en = all.job().site().code() instanceof Site.EnSite;
+        WindTables.LoadFactors factors = AttachedArray.factors(all.job(), all.tables());
         double module = all.job().array().module().areaM2();
         return all.holdDown().positions().stream()
-                .mapToInt(p -> AttachedArray.atPosition(
-                        a, module, p, en ? null : all.tables().wind().loadFactors("ASD")))
+                .mapToInt(p -> AttachedArray.atPosition(a, module, p, factors))
                 .toArray();
     }
 

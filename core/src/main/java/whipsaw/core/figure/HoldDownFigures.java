@@ -178,6 +178,10 @@ final class HoldDownFigures {
                 Term.data("block", "", "", Origin.CATALOGUE, job.array().block().info()));
         w.steps(b.steps(terms, units));
         together(w, design, position);
+        OneBlockMore change = OneBlockMore.of(design, position);
+        if (change != null) {
+            change.words(units).forEach(w::note);
+        }
         return w.note("Factors by " + b.hold().factors().words() + "; friction is that on "
                         + job.roof().covering() + ". Governed by " + b.governing() + ": "
                         + mass(units, b.requiredKg()) + " of ballast in blocks of "

@@ -84,9 +84,7 @@ public record AttachedArray(
         if (each == null || !holdDown.established() || !job.roof().takesTrays()) {
             return null;
         }
-        boolean en = job.site().code() instanceof Site.EnSite;
-        List<Group> groups =
-                groups(job, layout, holdDown, en ? null : tables.wind().loadFactors("ASD"));
+        List<Group> groups = groups(job, layout, holdDown, factors(job, tables));
         if (groups.isEmpty()) {
             return null;
         }
@@ -111,6 +109,11 @@ public record AttachedArray(
                     force, Limits.ceil(force.allowableN() / each.shear().si()));
         }
         return new AttachedArray(each, groups, press, quake, missing);
+    }
+
+    /** Load factors attachments are held against; null for those of the method. */
+    public static WindTables.LoadFactors factors(Job job, CodeTables tables) {
+        return job.site().code() instanceof Site.EnSite ? null : tables.wind().loadFactors("ASD");
     }
 
     /** @param factors attachments are held against; null for those of the method */

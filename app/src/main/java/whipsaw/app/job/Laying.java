@@ -1,5 +1,6 @@
 package whipsaw.app.job;
 
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -38,18 +39,21 @@ public class Laying {
      * @param signature the newest that counts
      * @param map that was signed
      * @param ticks the newest of every place, those taken back left out
+     * @param said the tick of each position of the map, by array and number
      */
-    public record OnRoof(Signature signature, BallastMap map, List<Laid> ticks, AsLaid laid) {
+    public record OnRoof(Signature signature, BallastMap map, List<Laid> ticks, Map<String, Laid> said, AsLaid laid) {
         public OnRoof {
             ticks = List.copyOf(ticks);
+            said = Map.copyOf(said);
         }
 
         /** What was said about a position; null where nobody ticked it. */
         public Laid tick(String array, BallastMap.Place p) {
-            return ticks.stream()
-                    .filter(t -> t.array().equals(array) && Math.hypot(t.xM() - p.xM(), t.yM() - p.yM()) < 0.01)
-                    .findFirst()
-                    .orElse(null);
+            return said.get(key(array, p));
+        }
+
+        private static String key(String array, BallastMap.Place p) {
+            return array + "/" + p.number();
         }
 
         /** What is to be added and taken away to come from what lies there, or from the signed map, to a design. */
@@ -65,17 +69,41 @@ public class Laying {
             return null;
         }
         BallastMap map = store.signed(s.id()).map();
-        List<Laid> ticks =
-                laid.of(slug).stream().filter(t -> t.blocks() != null).toList();
+        Map<String, Laid> newest = newest(map, laid.of(slug));
+        List<Laid> ticks = List.copyOf(newest.values());
         return new OnRoof(
                 s,
                 map,
                 ticks,
+                newest,
                 new AsLaid(
                         map,
                         ticks.stream()
                                 .map(t -> new AsLaid.Tick(t.array(), t.xM(), t.yM(), t.blocks()))
                                 .toList()));
+    }
+
+    /**
+     * The newest tick of each position of the map, and of each place it has no position for: an earlier map may have had
+     * the same position a little beside.
+     *
+     * @param ticks in the order they were made
+     */
+    private static Map<String, Laid> newest(BallastMap map, List<Laid> ticks) {
+        Map<String, BallastMap.Nearby> near = new HashMap<>();
+        map.arrays().forEach(a -> near.put(a.id(), new BallastMap.Nearby(a.places())));
+        Map<String, Laid> newest = new LinkedHashMap<>();
+        for (Laid t : ticks) {
+            BallastMap.Place p =
+                    near.containsKey(t.array()) ? near.get(t.array()).at(t.xM(), t.yM()) : null;
+            String key = p == null ? t.array() + "@" + t.xM() + "/" + t.yM() : OnRoof.key(t.array(), p);
+            if (t.blocks() == null) {
+                newest.remove(key);
+            } else {
+                newest.put(key, t);
+            }
+        }
+        return newest;
     }
 
     /**

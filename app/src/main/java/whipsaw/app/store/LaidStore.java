@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jooq.DSLContext;
+import org.jooq.Record;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import whipsaw.core.build.BallastMap;
@@ -74,7 +75,7 @@ public class LaidStore {
                 .execute();
     }
 
-    /** The newest of every place of a job, in the order they were first ticked; those taken back too. */
+    /** The newest of every place of a job, in the order they were made; those taken back too. */
     public List<Laid> of(String slug) {
         Map<String, Laid> newest = new LinkedHashMap<>();
         db.select()
@@ -83,18 +84,24 @@ public class LaidStore {
                 .on(LAID.JOB_ID.eq(JOB.ID))
                 .where(JOB.SLUG.eq(slug))
                 .orderBy(LAID.ID)
-                .forEach(r -> newest.put(
-                        r.get(LAID.ARRAY) + "/" + r.get(LAID.X_MM) + "/" + r.get(LAID.Y_MM),
-                        new Laid(
-                                r.get(LAID.ARRAY),
-                                r.get(LAID.NUMBER),
-                                r.get(LAID.X_MM) / MM,
-                                r.get(LAID.Y_MM) / MM,
-                                r.get(LAID.BLOCKS),
-                                r.get(LAID.LAID_BY),
-                                r.get(LAID.NOTE),
-                                r.get(LAID.PICTURE) == null ? "" : r.get(LAID.PICTURE),
-                                r.get(LAID.AT))));
+                .forEach(r -> {
+                    String place = r.get(LAID.ARRAY) + "/" + r.get(LAID.X_MM) + "/" + r.get(LAID.Y_MM);
+                    newest.remove(place);
+                    newest.put(place, laid(r));
+                });
         return List.copyOf(newest.values());
+    }
+
+    private static Laid laid(Record r) {
+        return new Laid(
+                r.get(LAID.ARRAY),
+                r.get(LAID.NUMBER),
+                r.get(LAID.X_MM) / MM,
+                r.get(LAID.Y_MM) / MM,
+                r.get(LAID.BLOCKS),
+                r.get(LAID.LAID_BY),
+                r.get(LAID.NOTE),
+                r.get(LAID.PICTURE) == null ? "" : r.get(LAID.PICTURE),
+                r.get(LAID.AT));
     }
 }

@@ -119,6 +119,29 @@ class SiteRecordsTest extends ServedTest {
         assertThat(server.bean(Laying.class).of(slug).ticks()).hasSameSizeAs(then.ticks());
     }
 
+    /** A later map may have a position a little beside: its ticks, and those taken back, are of the same blocks. */
+    @Test
+    void ticksOfAnEarlierMapALittleBesideAreOfTheSamePosition() {
+        int id = sign("Rowan Pell");
+        BallastMap.MapArray a = signed.map().arrays().get(0);
+        BallastMap.Place p = a.places().get(3);
+        BallastMap.Place beside =
+                new BallastMap.Place("9-9", 9, "9", p.xM() + 0.1, p.yM() - 0.05, p.blocks(), false, false);
+        LaidStore.Said said = new LaidStore.Said("Crew", "", "", "test");
+        laid.tick(slug, id, a.id(), Map.of(beside, 4), said);
+        Laying laying = server.bean(Laying.class);
+        assertThat(laying.of(slug).tick(a.id(), p).blocks()).isEqualTo(4);
+        laid.tick(slug, id, a.id(), Map.of(p, 5), said);
+        assertThat(laying.of(slug).ticks()).hasSize(1);
+        assertThat(laying.of(slug).laid().blocks(a.id(), p)).isEqualTo(5);
+        laid.tick(slug, id, a.id(), Map.of(beside, 6), said);
+        assertThat(laying.of(slug).laid().blocks(a.id(), p)).isEqualTo(6);
+        Map<BallastMap.Place, Integer> back = new LinkedHashMap<>();
+        back.put(p, null);
+        laid.tick(slug, id, a.id(), back, said);
+        assertThat(laying.of(slug).ticks()).isEmpty();
+    }
+
     @Test
     void penetrationsKeepTheirNumbersAndTheirNewestState() {
         PenetrationStore.Done made = new PenetrationStore.Done("Crew", LocalDate.of(2026, 12, 1));

@@ -29,6 +29,9 @@ class FieldFlowTest extends ServedTest {
             int blocks = 0;
             int rows = 1;
             while (true) {
+                // the page as far as its end, and that of this row
+                assertThat(page.locator(".fieldhead b")).hasText(String.valueOf(rows));
+                assertThat(page.locator(".fieldsteps")).isVisible();
                 for (String count : page.locator(".cells b").allInnerTexts()) {
                     blocks += Integer.parseInt(count.replaceAll("!|\\+A", ""));
                 }

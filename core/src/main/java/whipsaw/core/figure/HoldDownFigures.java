@@ -182,20 +182,19 @@ final class HoldDownFigures {
         if (change != null) {
             change.words(units).forEach(w::note);
         }
-        return w.note("Factors by " + b.hold().factors().words() + "; friction is that on "
-                        + job.roof().covering() + ". Governed by " + b.governing() + ": "
-                        + mass(units, b.requiredKg()) + " of ballast in blocks of "
-                        + mass(units, b.hold().blockKg()) + "; the position takes "
-                        + Show.count(b.hold().mostBlocks(), "block") + ".")
-                .note(
-                        b.full()
-                                ? "The position is full: "
-                                        + Show.both(units, Dimension.FORCE, b.tensionN())
-                                        + " of uplift and "
-                                        + Show.both(units, Dimension.FORCE, b.shearN())
-                                        + " of sliding remain for attachments."
-                                : "Preliminary until a licensed engineer has signed the ballast map.")
-                .build();
+        w.note("Factors by " + b.hold().factors().words() + "; friction is that on "
+                + job.roof().covering() + ". Governed by " + b.governing() + ": "
+                + mass(units, b.requiredKg()) + " of ballast in blocks of "
+                + mass(units, b.hold().blockKg()) + "; the position takes "
+                + Show.count(b.hold().mostBlocks(), "block") + ".");
+        if (b.full()) {
+            w.note("The position is full: "
+                    + Show.both(units, Dimension.FORCE, b.tensionN())
+                    + " of uplift and "
+                    + Show.both(units, Dimension.FORCE, b.shearN())
+                    + " of sliding remain for attachments.");
+        }
+        return w.build();
     }
 
     /** What neighbours do for a position, where blocks are worked out over connected positions. */

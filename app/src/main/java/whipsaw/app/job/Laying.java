@@ -164,7 +164,8 @@ public class Laying {
         return roof;
     }
 
-    private static Integer counted(String typed) {
+    /** Blocks as typed, a whole number that can be. */
+    public static Integer counted(String typed) {
         try {
             int blocks = Integer.parseInt(typed.strip());
             if (blocks >= 0 && blocks <= MOST_BLOCKS) {

@@ -12,11 +12,13 @@ import whipsaw.app.store.JobStore;
 import whipsaw.app.store.Revision;
 import whipsaw.app.store.SignatureStore;
 import whipsaw.app.store.SignatureStore.Signature;
+import whipsaw.app.store.StoreException;
 import whipsaw.app.table.CodeTableService;
 import whipsaw.core.build.MapChange;
 import whipsaw.core.design.Design;
 import whipsaw.core.design.SignedDesign;
 import whipsaw.core.job.DocumentDiff;
+import whipsaw.core.job.Job;
 import whipsaw.core.job.JobReader;
 import whipsaw.core.job.SchemaUpgrade;
 import whipsaw.core.schema.Problem;
@@ -123,9 +125,15 @@ public class Signatures {
     }
 
     private Standing standing(String slug, Signature s, Map<?, ?> document, Design design) {
-        Map<?, ?> then = jobs.revision(slug, s.revision())
-                .map(r -> (Map<?, ?>) SchemaUpgrade.upgraded(r.document()))
-                .orElse(Map.of());
+        Map<?, ?> then;
+        try {
+            then = SchemaUpgrade.upgraded(jobs.revision(slug, s.revision())
+                    .orElseThrow(() -> new StoreException("revision " + s.revision() + " is not there"))
+                    .document());
+        } catch (StoreException e) {
+            // the job itself can still be used; what was signed cannot be compared with it
+            return new Standing(s, List.of("revision " + s.revision() + ", which was signed, cannot be read"));
+        }
         Map<?, ?> now = SchemaUpgrade.upgraded(document);
         SignedDesign signed = store.signed(s.id());
         List<String> changed = new ArrayList<>(
@@ -138,7 +146,7 @@ public class Signatures {
                     tables.tables(),
                     Stream.of(design.job(), JobReader.read(then, false).job())
                             .filter(Objects::nonNull)
-                            .toArray(whipsaw.core.job.Job[]::new));
+                            .toArray(Job[]::new));
             inputs.stream()
                     .limit(MOST_TOLD)
                     .forEach(

@@ -97,6 +97,14 @@ public class Signing {
             throw new JobService.Refused(problems);
         }
         int revision = keepNumbers(slug, base, design, typed.name().strip(), on);
+        if (revision > base + 1) {
+            // somebody's change came in between and went together with the numbers: nobody has seen that one
+            throw new JobService.Refused(List.of(new Problem(
+                    "$.base",
+                    "Revision",
+                    String.valueOf(base),
+                    "was changed while it was signed: look at revision " + revision + ", then sign that one")));
+        }
         store.sign(
                 slug,
                 revision,
@@ -106,7 +114,7 @@ public class Signing {
                         on,
                         typed.reliedOn().strip(),
                         open.stream().map(Check::heading).toList()),
-                SignedDesign.of(jobs.open(slug).design()),
+                SignedDesign.of(jobs.at(slug, revision).design()),
                 maker.name());
     }
 

@@ -73,6 +73,8 @@ public class LaidController {
                 throw WorkOutController.refused(
                         "$.blocks", "Blocks laid", "", "is missing: enter how many lie there, 0 for none");
             }
+            // no photograph is kept of a count that is refused
+            Laying.counted(sent.blocks());
             String photo = photographs.keepAny(upload, "position " + sent.set(), by);
             laying.tick(
                     slug,

@@ -21,6 +21,7 @@ import whipsaw.app.print.PackReader;
 import whipsaw.app.print.PaperStyle;
 import whipsaw.app.print.SheetPdf;
 import whipsaw.app.table.CodeTableService;
+import whipsaw.core.build.MapChange;
 import whipsaw.core.design.Design;
 import whipsaw.core.figure.Figures;
 import whipsaw.core.schema.Problem;
@@ -109,15 +110,16 @@ public class SheetController {
                         == jobs.open(w.shown().slug()).revision().number());
         boolean changed = w.sheet().equals("ballast") && w.standing().lapsed();
         Laying.OnRoof roof = changed ? laying.of(w.shown().slug()) : null;
-        model.put("mapChange", roof == null ? null : roof.toward(w.shown().design()));
+        MapChange change = roof == null ? null : roof.toward(w.shown().design());
+        model.put("mapChange", change);
         boolean laid = roof != null && !roof.ticks().isEmpty();
         model.put("anythingLaid", laid);
         // where nothing lies yet there is nothing to change: it is laid by the map itself
         model.put(
                 "mapPlaces",
-                roof == null
+                change == null
                         ? List.of()
-                        : roof.toward(w.shown().design()).places().stream()
+                        : change.places().stream()
                                 .filter(m -> !laid || m.before() > 0)
                                 .toList());
         Design design = w.shown().design();

@@ -20,6 +20,7 @@ import whipsaw.app.job.Laying;
 import whipsaw.app.job.Signatures;
 import whipsaw.core.build.BallastMap;
 import whipsaw.core.design.SignedDesign;
+import whipsaw.core.job.DocumentPatch.Change;
 import whipsaw.core.job.JobReader;
 
 /** Signatures, ticks and penetrations as they are kept: only ever added, the newest counts, damage is told. */
@@ -89,6 +90,21 @@ class SiteRecordsTest extends ServedTest {
         assertThat(server.bean(Signatures.class).newest(slug).signer().licence())
                 .isEqualTo("PE 1");
         assertThat(server.get("/jobs/" + slug + "/signature").body()).contains("damaged");
+    }
+
+    /** Where the signed revision is damaged the job can still be used, and is not signed. */
+    @Test
+    void aDamagedRevisionEndsItsSignatureAndNothingElse() {
+        sign("Rowan Pell");
+        jobs.change(slug, 1, List.of(new Change("set", "$.project.preparedBy", "B. Orme")));
+        assertThat(jobs.standing(jobs.open(slug)).signed()).isTrue();
+        DSLContext db = server.bean(DSLContext.class);
+        db.execute(
+                "update revision set document = '{}', at = '2026-01-01T00:00:00Z' where number = 1 and job_id ="
+                        + " (select id from job where slug = ?)",
+                slug);
+        assertThat(jobs.standing(jobs.open(slug)).signed()).isFalse();
+        assertThat(server.get("/jobs/" + slug + "/signature").body()).contains("which was signed, cannot be read");
     }
 
     @Test

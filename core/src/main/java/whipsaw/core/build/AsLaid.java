@@ -27,7 +27,7 @@ public final class AsLaid {
     public enum State {
         /** Nobody has ticked it. */
         OPEN("not laid", "○"),
-        AS_MAP("as the map", "✓"),
+        AS_MAP("per the map", "✓"),
         MISSING("missing", "▼"),
         SURPLUS("too many", "▲");
 

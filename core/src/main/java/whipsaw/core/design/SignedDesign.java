@@ -11,6 +11,7 @@ import whipsaw.core.build.BallastMap;
 import whipsaw.core.check.Check;
 import whipsaw.core.check.Verdict;
 import whipsaw.core.job.DocumentDiff;
+import whipsaw.core.job.SurveyQuestion;
 import whipsaw.core.units.Limits;
 import whipsaw.core.units.Show;
 
@@ -24,6 +25,11 @@ import whipsaw.core.units.Show;
 public record SignedDesign(BallastMap map, List<Stood> stood) {
     /** Stages whose checks and inputs a ballast map rests on. */
     private static final Set<Stage> STAGES = EnumSet.of(Stage.ROOF, Stage.LOADS, Stage.ARRAY, Stage.HOLD_DOWN);
+
+    /** Letters of these stages by which questions of the survey say who waits for them. */
+    private static final String LETTERS = "LAHC";
+
+    private static final String ANSWERS = "$.survey.answers.";
 
     /** Inputs of these parts of the document that say nothing of the map. */
     private static final Pattern ASIDE = Pattern.compile(".*\\.(photos|name|notes?|numbers|seen|maker|datasheet)\\b.*");
@@ -102,12 +108,22 @@ public record SignedDesign(BallastMap map, List<Stood> stood) {
     /** Inputs the map rests on that differ between the signed document and a later one. */
     public static List<DocumentDiff.Entry> inputs(Map<?, ?> signed, Map<?, ?> now) {
         return DocumentDiff.between(signed, now).stream()
-                .filter(e -> e.path().startsWith("$.roofs")
+                .filter(e -> answered(e.path())
+                        || e.path().startsWith("$.roofs")
                         || e.path().startsWith("$.site")
                         || e.path().startsWith("$.arrays")
                         || e.path().startsWith("$.codeTables"))
                 .filter(e -> !ASIDE.matcher(e.path()).matches())
                 .toList();
+    }
+
+    /** Whether a path is an answer of the survey that stages of the map wait for. */
+    private static boolean answered(String path) {
+        if (!path.startsWith(ANSWERS)) {
+            return false;
+        }
+        SurveyQuestion q = SurveyQuestion.of(path.substring(ANSWERS.length()).split("\\.")[0]);
+        return q == null || q.stages().chars().anyMatch(letter -> LETTERS.indexOf(letter) >= 0);
     }
 
     /** Checks that stand worse than when they were signed, in words. */

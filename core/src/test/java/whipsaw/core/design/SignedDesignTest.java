@@ -101,6 +101,16 @@ class SignedDesignTest {
                 .isEmpty();
     }
 
+    /** An answer the hold-down waits for is what was relied on; one of the grid is not. */
+    @Test
+    void answersOfTheSurveyCountWhereTheMapWaitsForThem() {
+        Map<String, Object> then = Map.of("survey", Map.of("answers", Map.of()));
+        for (String id : List.of("coverBearing", "exportLimit")) {
+            Map<String, Object> now = Map.of("survey", Map.of("answers", Map.of(id, Map.of("value", "60 kPa"))));
+            assertThat(SignedDesign.inputs(then, now)).hasSize(id.equals("coverBearing") ? 1 : 0);
+        }
+    }
+
     /** A check that fails is no matter of a signature, an open one is settled by it; circuits are no part of it. */
     @Test
     void aFailingCheckStandsInTheWay() {
